@@ -1,0 +1,68 @@
+import { z } from 'zod';
+import { shapeSchema } from './shape.ts';
+import { type Trigger, triggerSchema } from './trigger.ts';
+
+/** A name that stands in keys and files: lower-case letters, digits and hyphens. */
+export const idSchema = z.string().regex(/^[a-z0-9][a-z0-9-]{0,63}$/);
+
+/** What people call a thing: 1 to 60 characters, no line breaks, no space at the ends. */
+export const nameSchema = z
+  .string()
+  .trim()
+  .min(1)
+  .max(60)
+  .regex(/^[^\p{Cc}]*$/u);
+
+/** What a control does by itself, without Nimble Lever. */
+export const nativeOutputSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('wheel'), ticks: z.number().int().min(-20).max(20) }),
+  z.strictObject({ kind: z.literal('button'), button: z.number().int().min(0).max(4) }),
+]);
+export type NativeOutput = z.infer<typeof nativeOutputSchema>;
+
+/**
+ * How a control turns. A continuous rotor reports degrees and sends one step every `stepDegrees`; a
+ * detented one reports detents, `detentDegrees` apart, and sends one step for each.
+ */
+export const rotorSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('continuous'), stepDegrees: z.number().min(0.5).max(360) }),
+  z.strictObject({ kind: z.literal('detented'), detentDegrees: z.number().min(0.5).max(360) }),
+]);
+export type Rotor = z.infer<typeof rotorSchema>;
+
+export const CONTROL_KINDS = ['button', 'key', 'wheel', 'dial', 'knob'] as const;
+
+/** One button, wheel, dial… of a device, with where it sits. */
+export const controlSchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  kind: z.enum(CONTROL_KINDS),
+  shape: shapeSchema,
+  /** The part of a turning control that is pressed; null where the whole shape is. */
+  cap: shapeSchema.nullable(),
+  canPress: z.boolean(),
+  rotor: rotorSchema.nullable(),
+  native: z.partialRecord(triggerSchema, nativeOutputSchema),
+});
+export type Control = z.infer<typeof controlSchema>;
+
+export const DEVICE_KINDS = ['mouse', 'dial', 'key-pad'] as const;
+
+/** A device of the rig: what it is called, what it looks like (millimetres) and its controls. */
+export const deviceSchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  kind: z.enum(DEVICE_KINDS),
+  width: z.number().positive().max(2000),
+  height: z.number().positive().max(2000),
+  body: z.array(shapeSchema).max(50),
+  controls: z.array(controlSchema).max(400),
+});
+export type Device = z.infer<typeof deviceSchema>;
+
+/** The triggers a control offers, in the order in which the Board lists them. */
+export function triggersOf(control: Control): readonly Trigger[] {
+  const turns: readonly Trigger[] = control.rotor ? ['clockwise', 'anticlockwise'] : [];
+  const press: readonly Trigger[] = control.canPress ? ['press'] : [];
+  return control.kind === 'wheel' ? [...press, ...turns] : [...turns, ...press];
+}

@@ -1,0 +1,19 @@
+export { benchDial } from './benchDial.ts';
+export {
+  CONTROL_KINDS,
+  type Control,
+  controlSchema,
+  DEVICE_KINDS,
+  type Device,
+  deviceSchema,
+  idSchema,
+  type NativeOutput,
+  nameSchema,
+  nativeOutputSchema,
+  type Rotor,
+  triggersOf,
+} from './device.ts';
+export { pocketMouse } from './pocketMouse.ts';
+export { type Shape, shapeSchema } from './shape.ts';
+export { TRIGGERS, type Trigger, triggerSchema } from './trigger.ts';
+export { twelvePad } from './twelvePad.ts';

@@ -1,0 +1,98 @@
+import { type Control, triggersOf } from '../devices/index.ts';
+import { codesOf, parseShortcut } from '../keys/index.ts';
+import { indexRules, profileChain, type RuleIndex } from '../resolve/index.ts';
+import {
+  type Action,
+  commandOf,
+  EVERYWHERE,
+  type Profile,
+  type Program,
+  type Setup,
+} from '../setup/index.ts';
+
+/** What a binding's action sends, ready to go. */
+export type Effect =
+  | { readonly kind: 'keys'; readonly codes: readonly string[] }
+  | { readonly kind: 'wheel'; readonly ticks: number };
+
+interface CompiledProfile {
+  readonly source: Profile;
+  readonly commandsOf: Program['commands'] | null;
+  /** By slot key; only bindings that send something. */
+  readonly effects: ReadonlyMap<string, Effect>;
+}
+
+/** A set-up made ready for events: look-ups only, nothing to walk. */
+export interface Compiled {
+  readonly setup: Setup;
+  readonly rules: RuleIndex;
+  readonly controls: ReadonlyMap<string, Control>;
+  readonly profiles: ReadonlyMap<string, CompiledProfile>;
+  readonly chains: ReadonlyMap<string, readonly Profile[]>;
+}
+
+/** The key of a control across devices. */
+export function controlKey(device: string, control: string): string {
+  return `${device}/${control}`;
+}
+
+/**
+ * Compiles a set-up. Given what was compiled before an edit, parts the edit did not touch are kept.
+ */
+export function compile(setup: Setup, previous: Compiled | null = null): Compiled {
+  const before = previous?.setup;
+  const commonSame = before?.commonCommands === setup.commonCommands;
+  const profiles = new Map<string, CompiledProfile>();
+  const chains = new Map<string, readonly Profile[]>();
+  for (const profile of Object.values(setup.profiles)) {
+    const commandsOf = setup.programs.find(({ id }) => id === profile.program)?.commands ?? null;
+    const old = previous?.profiles.get(profile.id);
+    const same = commonSame && old?.source === profile && old.commandsOf === commandsOf;
+    profiles.set(
+      profile.id,
+      same ? old : { source: profile, commandsOf, effects: effectsOf(setup, profile) },
+    );
+    chains.set(profile.id, profileChain(setup, profile.id));
+  }
+  const rulesSame = before?.programs === setup.programs && before.profiles === setup.profiles;
+  return {
+    setup,
+    rules: previous && rulesSame ? previous.rules : indexRules(setup),
+    controls: previous && before?.devices === setup.devices ? previous.controls : controlsOf(setup),
+    profiles,
+    chains,
+  };
+}
+
+function controlsOf(setup: Setup): ReadonlyMap<string, Control> {
+  return new Map(
+    setup.devices.flatMap((device) =>
+      device.controls
+        .filter((control) => triggersOf(control).length > 0)
+        .map((control) => [controlKey(device.id, control.id), control]),
+    ),
+  );
+}
+
+function effectsOf(setup: Setup, profile: Profile): ReadonlyMap<string, Effect> {
+  const effects = new Map<string, Effect>();
+  for (const [key, { behaviour }] of Object.entries(profile.bindings)) {
+    if (behaviour.kind !== 'action') continue;
+    const effect = effectOf(setup, profile, behaviour.action);
+    if (effect) effects.set(key, effect);
+  }
+  return effects;
+}
+
+function effectOf(setup: Setup, profile: Profile, action: Action): Effect | null {
+  if (action.kind === 'wheel') return { kind: 'wheel', ticks: action.ticks };
+  const shortcut =
+    action.kind === 'shortcut' ? action.shortcut : commandOf(setup, profile, action.command)?.shortcut;
+  const parsed = parseShortcut(shortcut ?? '');
+  return parsed.ok ? { kind: 'keys', codes: codesOf(parsed.value) } : null;
+}
+
+/** The profile chain for a profile; Everywhere's where the profile is no longer there. */
+export function chainFor(compiled: Compiled, profile: string): readonly Profile[] {
+  return compiled.chains.get(profile) ?? compiled.chains.get(EVERYWHERE) ?? [];
+}

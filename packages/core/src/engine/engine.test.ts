@@ -1,0 +1,201 @@
+import { demoSetup, type PressStyle, type Setup, slotKey } from '../setup/index.ts';
+import type { EngineEvent } from './event.ts';
+import { simulate } from './simulate.ts';
+import type { Stroke } from './stroke.ts';
+
+/** Strokes in short: `+KeyA` down, `-KeyA` up, `~1` wheel, `(0` and `)0` buttons; `@` and the time first. */
+function short({ strokes }: { strokes: readonly Stroke[] }): string {
+  return strokes
+    .map((stroke) => {
+      if (stroke.kind === 'wheel') return `@${stroke.t} ~${stroke.ticks}`;
+      if (stroke.kind === 'key-down' || stroke.kind === 'key-up') {
+        return `@${stroke.t} ${stroke.kind === 'key-down' ? '+' : '-'}${stroke.code}`;
+      }
+      const { t, kind } = stroke;
+      return `@${t} ${kind === 'button-down' ? '(' : ')'}${'button' in stroke ? stroke.button : ''}`;
+    })
+    .join(' ');
+}
+
+const front = (t: number, executable: string | null): EngineEvent => ({
+  kind: 'front',
+  t,
+  window: executable === null ? null : { executable, class: '', title: '' },
+});
+const key = (number: number) => ({ device: 'twelve-pad', control: `key-${number}` });
+const down = (t: number, at = key(1)): EngineEvent => ({ kind: 'down', t, ...at });
+const up = (t: number, at = key(1)): EngineEvent => ({ kind: 'up', t, ...at });
+const turn = (t: number, amount: number, unit: 'degrees' | 'detents' = 'degrees'): EngineEvent => ({
+  kind: 'turn',
+  t,
+  device: 'bench-dial',
+  control: 'dial',
+  unit,
+  amount,
+});
+
+function bound(
+  rows: readonly (readonly [profile: string, key: number, shortcut: string, style?: PressStyle])[],
+): Setup {
+  const setup = demoSetup();
+  for (const [profile, number, shortcut, style = 'follow'] of rows) {
+    const bindings = setup.profiles[profile]?.bindings;
+    if (!bindings) throw new Error(profile);
+    bindings[slotKey('base', 'twelve-pad', `key-${number}`, 'press')] = {
+      behaviour: { kind: 'action', action: { kind: 'shortcut', shortcut }, style },
+      face: null,
+      note: null,
+    };
+  }
+  return setup;
+}
+
+// Common practice, no source: a pedal behaves as a key, down when it goes down, up when it comes up.
+const TIMELINES: readonly (readonly [string, Setup, EngineEvent[], string])[] = [
+  [
+    'follow: down with down, up with up',
+    bound([['everywhere', 1, 'Ctrl+Z']]),
+    [down(10), up(90)],
+    '@10 +ControlLeft @10 +KeyZ @90 -KeyZ @90 -ControlLeft',
+  ],
+  [
+    'tap: down and up at once',
+    bound([['everywhere', 1, 'A', 'tap']]),
+    [down(10), up(90)],
+    '@10 +KeyA @10 -KeyA',
+  ],
+  [
+    'a modifier held by two goes up with the last',
+    bound([
+      ['everywhere', 1, 'Shift'],
+      ['everywhere', 2, 'Shift+A'],
+    ]),
+    [down(0), down(1, key(2)), up(2), up(3, key(2))],
+    '@0 +ShiftLeft @1 +KeyA @3 -KeyA @3 -ShiftLeft',
+  ],
+  [
+    'what decided at down holds until up, whatever comes to the front',
+    bound([['everywhere', 1, 'A']]),
+    [front(0, 'larkframe'), down(1), front(2, 'brindle'), up(3)],
+    '@1 +KeyA @3 -KeyA',
+  ],
+  [
+    'what would no longer decide is let go first, and comes up in silence',
+    bound([['larkframe', 1, 'Shift']]),
+    [front(0, 'larkframe'), down(1), front(2, 'brindle'), up(3)],
+    '@1 +ShiftLeft @2 -ShiftLeft',
+  ],
+  [
+    'time that goes back is taken as the newest time known',
+    bound([['everywhere', 1, 'A']]),
+    [down(50), up(20)],
+    '@50 +KeyA @50 -KeyA',
+  ],
+  [
+    'off sends nothing',
+    demoSetup(),
+    [front(0, 'brindle'), down(1, mouse('wheel')), up(2, mouse('wheel'))],
+    '',
+  ],
+  [
+    'native does what the control does by itself',
+    demoSetup(),
+    [down(1, mouse('left')), up(2, mouse('left'))],
+    '@1 (0 @2 )0',
+  ],
+  [
+    'native wheel ticks, positive away from the person',
+    demoSetup(),
+    [{ kind: 'turn', t: 5, device: 'pocket-mouse', control: 'wheel', unit: 'detents', amount: -2 }],
+    '@5 ~-1 @5 ~-1',
+  ],
+  [
+    'one step every 18°, the rest is kept',
+    demoSetup(),
+    [front(0, 'larkframe'), turn(1, 17.5), turn(2, 0.5), turn(3, 35), turn(4, 1)],
+    '@2 +ArrowRight @2 -ArrowRight @3 +ArrowRight @3 -ArrowRight @4 +ArrowRight @4 -ArrowRight',
+  ],
+  ['turning back drops the rest', demoSetup(), [turn(1, 17), turn(2, -17), turn(3, -1)], '@3 ~1'],
+  [
+    'tenths of degrees add up without loss',
+    demoSetup(),
+    Array.from({ length: 180 }, (_, i) => turn(i, 0.1)),
+    '@179 ~-1',
+  ],
+  [
+    'the same turn does something else in another program',
+    demoSetup(),
+    [front(0, 'larkframe'), turn(1, 18), front(2, 'brindle'), turn(3, 18)],
+    '@1 +ArrowRight @1 -ArrowRight @3 +BracketRight @3 -BracketRight',
+  ],
+  [
+    'a pinned profile wins over the program in front; automatic comes back',
+    demoSetup(),
+    [
+      front(0, 'larkframe'),
+      { kind: 'pin', t: 1, profile: 'brindle' },
+      turn(2, 18),
+      { kind: 'pin', t: 3, profile: null },
+      turn(4, 18),
+    ],
+    '@2 +BracketRight @2 -BracketRight @4 +ArrowRight @4 -ArrowRight',
+  ],
+  [
+    'detach lets go of that device only, reset of everything',
+    bound([['everywhere', 1, 'A']]),
+    [
+      down(0),
+      down(1, mouse('left')),
+      { kind: 'detach', t: 2, device: 'twelve-pad' },
+      { kind: 'reset', t: 3 },
+      up(4),
+      up(4, mouse('left')),
+    ],
+    '@0 +KeyA @1 (0 @2 -KeyA @3 )0',
+  ],
+  [
+    'a control that is down cannot go down again',
+    bound([['everywhere', 1, 'A']]),
+    [down(0), down(1), up(2), up(3)],
+    '@0 +KeyA @2 -KeyA',
+  ],
+];
+
+function mouse(control: string) {
+  return { device: 'pocket-mouse', control };
+}
+
+test.each(TIMELINES)('%s', (_name, setup, events, strokes) => {
+  expect(short(simulate(setup, events))).toBe(strokes);
+});
+
+test('events that change nothing are explained too', () => {
+  const odd: EngineEvent[] = [
+    up(1),
+    down(2, { device: 'gone', control: 'x' }),
+    { ...turn(3, 5), ...key(1) } as EngineEvent,
+    { kind: 'pin', t: 4, profile: 'gone' },
+  ];
+  expect(simulate(demoSetup(), odd).explanations.map(({ outcome }) => outcome)).toEqual([
+    { kind: 'ignored', why: 'not-down' },
+    { kind: 'ignored', why: 'unknown-control' },
+    { kind: 'ignored', why: 'cannot-turn' },
+    { kind: 'ignored', why: 'unknown-profile' },
+  ]);
+});
+
+test('the explanation of a change of front names the rule and what was let go', () => {
+  const { explanations } = simulate(bound([['larkframe', 1, 'Shift']]), [
+    front(0, 'larkframe'),
+    down(1),
+    front(2, 'brindle'),
+  ]);
+  expect(explanations[2]).toMatchObject({
+    outcome: {
+      kind: 'profile-decided',
+      decision: { profile: 'brindle', because: 'rule' },
+      ended: [{ device: 'twelve-pad', control: 'key-1', codes: ['ShiftLeft'] }],
+    },
+    changes: [{ kind: 'profile', from: 'larkframe', to: 'brindle' }],
+  });
+});

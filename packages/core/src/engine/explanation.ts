@@ -1,0 +1,56 @@
+import type { FrontWindow, ProfileDecision, Resolution } from '../resolve/index.ts';
+import type { EngineEvent } from './event.ts';
+import type { Held } from './state.ts';
+import type { StateChange, Stroke } from './stroke.ts';
+
+/** Something held that was let go although its control is still down. */
+export type Ended = Pick<Held, 'device' | 'control' | 'codes' | 'buttons'>;
+
+/** What the engine made of an event. */
+export type Outcome =
+  | { readonly kind: 'pressed'; readonly resolution: Resolution }
+  | {
+      readonly kind: 'released';
+      /** The output had ended before, so nothing was sent. */
+      readonly silent: boolean;
+      readonly heldFor: number;
+    }
+  | {
+      readonly kind: 'turned';
+      /** Steps sent, not signed. */
+      readonly steps: number;
+      /** Degrees kept for the next step, signed. */
+      readonly rest: number;
+      readonly stepDegrees: number;
+      readonly resolution: Resolution;
+    }
+  | {
+      readonly kind: 'profile-decided';
+      readonly window: FrontWindow | null;
+      readonly decision: ProfileDecision;
+      readonly ended: readonly Ended[];
+    }
+  | { readonly kind: 'let-go'; readonly ended: readonly Ended[] }
+  | { readonly kind: 'noted' }
+  | {
+      readonly kind: 'ignored';
+      readonly why:
+        | 'unknown-control'
+        | 'already-down'
+        | 'not-down'
+        | 'cannot-press'
+        | 'cannot-turn'
+        | 'unknown-profile';
+    };
+
+/** Why an event became what it became: the event, what decided, what was sent. */
+export interface Explanation {
+  /** The event's number; its strokes carry it as `cause`. */
+  readonly seq: number;
+  /** When it was taken, in milliseconds. */
+  readonly t: number;
+  readonly event: EngineEvent;
+  readonly outcome: Outcome;
+  readonly strokes: readonly Stroke[];
+  readonly changes: readonly StateChange[];
+}

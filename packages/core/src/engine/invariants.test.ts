@@ -1,0 +1,125 @@
+import fc from 'fast-check';
+import { applyEdit, type Setup } from '../setup/index.ts';
+import { arbitraryEdit, arbitraryEvents, arbitrarySetup } from '../testing/index.ts';
+import { compile } from './compile.ts';
+import type { EngineEvent } from './event.ts';
+import { type Simulated, simulate } from './simulate.ts';
+import { INITIAL_STATE } from './state.ts';
+import { step } from './step.ts';
+import type { Stroke } from './stroke.ts';
+
+const scenario = arbitrarySetup.chain((setup) => fc.tuple(fc.constant(setup), arbitraryEvents(setup)));
+
+function check(property: (setup: Setup, events: EngineEvent[]) => void): void {
+  fc.assert(
+    fc.property(scenario, ([setup, events]) => property(setup, events)),
+    { numRuns: 300 },
+  );
+}
+
+const releaseAll = (run: Simulated): EngineEvent[] =>
+  Object.values(run.state.held).map(({ device, control }) => ({
+    kind: 'up',
+    t: run.state.now,
+    device,
+    control,
+  }));
+
+/** Replays strokes and gives what is down at the end; a key down twice or up while up fails. */
+function downAfter(strokes: readonly Stroke[]): ReadonlySet<string> {
+  const down = new Set<string>();
+  for (const stroke of strokes) {
+    if (stroke.kind === 'wheel') continue;
+    const key = 'code' in stroke ? stroke.code : `button ${stroke.button}`;
+    const goesDown = stroke.kind === 'key-down' || stroke.kind === 'button-down';
+    expect({ key, wasDown: down.has(key) }).toEqual({ key, wasDown: !goesDown });
+    if (goesDown) down.add(key);
+    else down.delete(key);
+  }
+  return down;
+}
+
+test('1: once every control is up, no key is down', () => {
+  check((setup, events) => {
+    const all = simulate(setup, [...events, ...releaseAll(simulate(setup, events))]);
+    expect([...downAfter(all.strokes)]).toEqual([]);
+    expect(all.state).toMatchObject({ keys: {}, buttons: {}, held: {} });
+  });
+});
+
+test('2: no key goes down twice, none comes up that is not down', () => {
+  check((setup, events) => {
+    const run = simulate(setup, events);
+    const down = [
+      ...Object.keys(run.state.keys),
+      ...Object.keys(run.state.buttons).map((button) => `button ${button}`),
+    ];
+    expect([...downAfter(run.strokes)].toSorted()).toEqual(down.toSorted());
+  });
+});
+
+test('3: the same events give the same strokes however the time between them is cut up', () => {
+  check((setup, events) => {
+    const cut = events.flatMap((event): EngineEvent[] => [
+      { kind: 'attach', t: event.t, device: 'twelve-pad' },
+      event,
+    ]);
+    const bare = (run: Simulated) => run.strokes.map(({ cause: _cause, ...stroke }) => stroke);
+    expect(bare(simulate(setup, cut))).toEqual(bare(simulate(setup, events)));
+  });
+});
+
+test('4: strokes come out in order of time', () => {
+  check((setup, events) => {
+    const times = simulate(setup, events).strokes.map(({ t }) => t);
+    expect(times).toEqual(times.toSorted((a, b) => a - b));
+  });
+});
+
+test('5: after reset nothing is held and nothing is pending', () => {
+  check((setup, events) => {
+    const run = simulate(setup, [...events, { kind: 'reset', t: 1e6 }]);
+    expect([...downAfter(run.strokes)]).toEqual([]);
+    expect(run.state).toMatchObject({ keys: {}, buttons: {}, held: {}, turned: {} });
+  });
+});
+
+test('6: every stroke names the event behind it, and the explanation agrees with what was sent', () => {
+  check((setup, events) => {
+    for (const { seq, strokes, outcome } of simulate(setup, events).explanations) {
+      expect(strokes.every(({ cause }) => cause === seq)).toBe(true);
+      if (outcome.kind === 'ignored' || outcome.kind === 'noted') expect(strokes).toEqual([]);
+      if (outcome.kind === 'turned' && outcome.steps === 0) expect(strokes).toEqual([]);
+      if (outcome.kind === 'pressed' && outcome.resolution.decided?.binding.behaviour.kind === 'off') {
+        expect(strokes).toEqual([]);
+      }
+    }
+  });
+});
+
+test('a step leaves the state it was given as it was', () => {
+  check((setup, events) => {
+    const compiled = compile(setup);
+    let state = INITIAL_STATE;
+    for (const event of events) {
+      const before = structuredClone(state);
+      const stepped = step(compiled, state, event);
+      expect(state).toEqual(before);
+      state = stepped.state;
+    }
+  });
+});
+
+test('compiling after an edit from what was compiled before gives what compiling anew gives', () => {
+  fc.assert(
+    fc.property(
+      arbitrarySetup.chain((setup) => fc.tuple(fc.constant(setup), arbitraryEdit(setup))),
+      ([setup, edit]) => {
+        const applied = applyEdit(setup, edit);
+        if (!applied.ok) return;
+        const anew = compile(applied.value.setup);
+        expect(compile(applied.value.setup, compile(setup))).toEqual(anew);
+      },
+    ),
+  );
+});

@@ -1,0 +1,78 @@
+import { z } from 'zod';
+import { idSchema, type Trigger, triggerSchema } from '../devices/index.ts';
+import { shortcutSchema } from './shortcutSchema.ts';
+
+/** How a press is sent; see the engine's press styles. */
+export const PRESS_STYLES = ['follow', 'tap'] as const;
+export const pressStyleSchema = z.enum(PRESS_STYLES);
+export type PressStyle = z.infer<typeof pressStyleSchema>;
+
+/** What is sent: a shortcut, a command of the profile's program (or a common one), or wheel ticks. */
+export const actionSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('shortcut'), shortcut: shortcutSchema }),
+  z.strictObject({ kind: z.literal('command'), command: idSchema }),
+  z.strictObject({
+    kind: z.literal('wheel'),
+    /** Positive away from the person. */
+    ticks: z
+      .number()
+      .int()
+      .min(-20)
+      .max(20)
+      .refine((ticks) => ticks !== 0),
+  }),
+]);
+export type Action = z.infer<typeof actionSchema>;
+
+/** What a binding does. Inherit is the absence of a binding. */
+export const behaviourSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('action'), action: actionSchema, style: pressStyleSchema }),
+  z.strictObject({ kind: z.literal('native') }),
+  z.strictObject({ kind: z.literal('off') }),
+]);
+export type Behaviour = z.infer<typeof behaviourSchema>;
+
+export const FACE_COLOURS = ['ink', 'blue', 'teal', 'plum', 'amber', 'green'] as const;
+export const faceSchema = z.strictObject({
+  label: z.string().trim().min(1).max(24).nullable(),
+  icon: idSchema.nullable(),
+  colour: z.enum(FACE_COLOURS).nullable(),
+});
+/** What a control shows: a short label, an icon, a colour. */
+export type Face = z.infer<typeof faceSchema>;
+
+export const noteSchema = z.string().trim().min(1).max(1000);
+
+export const bindingSchema = z.strictObject({
+  behaviour: behaviourSchema,
+  face: faceSchema.nullable(),
+  note: noteSchema.nullable(),
+});
+export type Binding = z.infer<typeof bindingSchema>;
+
+/** Where a binding sits: device, control and trigger in a profile's layer. */
+export const slotSchema = z.strictObject({
+  profile: idSchema,
+  layer: idSchema,
+  device: idSchema,
+  control: idSchema,
+  trigger: triggerSchema,
+});
+export type Slot = z.infer<typeof slotSchema>;
+
+/** The key of a binding inside its profile. Ids hold no `/`, so keys cannot clash. */
+export function slotKey(layer: string, device: string, control: string, trigger: Trigger): string {
+  return `${layer}/${device}/${control}/${trigger}`;
+}
+
+/** The key of a slot inside its profile. */
+export function keyOf(slot: Slot): string {
+  return slotKey(slot.layer, slot.device, slot.control, slot.trigger);
+}
+
+/** The slot a key stands for, or null when the text is no slot key. */
+export function slotOf(profile: string, key: string): Slot | null {
+  const [layer, device, control, trigger, ...rest] = key.split('/');
+  const parsed = slotSchema.safeParse({ profile, layer, device, control, trigger });
+  return parsed.success && rest.length === 0 ? parsed.data : null;
+}

@@ -1,0 +1,89 @@
+import { triggersOf } from '../devices/index.ts';
+import { type Binding, type Slot, slotOf } from './binding.ts';
+import type { Refusal } from './refusal.ts';
+import { BASE_LAYER, commandIds, commandOf, EVERYWHERE, LIMITS, type Profile, type Setup } from './setup.ts';
+
+/** What is wrong with a binding at a slot, or null. A missing binding (inherit) needs only a real slot. */
+export function checkBinding(
+  setup: Setup,
+  profile: Profile,
+  slot: Slot,
+  binding: Binding | null,
+): Refusal | null {
+  const { layer, device: deviceId, control: controlId, trigger } = slot;
+  if (!setup.layers.some(({ id }) => id === layer)) return { code: 'unknown-layer', layer };
+  const device = setup.devices.find(({ id }) => id === deviceId);
+  if (!device) return { code: 'unknown-device', device: deviceId };
+  const control = device.controls.find(({ id }) => id === controlId);
+  if (!control) return { code: 'unknown-control', device: device.name, control: controlId };
+  if (!triggersOf(control).includes(trigger)) {
+    return { code: 'control-lacks-trigger', device: device.name, control: control.name, trigger };
+  }
+  if (binding?.behaviour.kind !== 'action') return null;
+  const { action, style } = binding.behaviour;
+  if (action.kind === 'command' && !commandOf(setup, profile, action.command)) {
+    return { code: 'unknown-command', command: action.command, profile: profile.id };
+  }
+  if (trigger !== 'press' && style !== 'tap') return { code: 'style-needs-release', style, trigger };
+  return null;
+}
+
+/** The first thing wrong with a profile and its bindings, or null. */
+export function checkProfile(setup: Setup, profile: Profile): Refusal | null {
+  const keys = Object.keys(profile.bindings);
+  if (keys.length > LIMITS.bindingsOfProfile) {
+    return { code: 'too-many', what: 'bindingsOfProfile', limit: LIMITS.bindingsOfProfile };
+  }
+  for (const key of keys) {
+    const slot = slotOf(profile.id, key);
+    if (!slot) return { code: 'bad-slot-key', profile: profile.id, key };
+    const wrong = checkBinding(setup, profile, slot, profile.bindings[key] ?? null);
+    if (wrong) return wrong;
+  }
+  return checkBasedOn(setup, profile);
+}
+
+function checkBasedOn(setup: Setup, profile: Profile): Refusal | null {
+  const seen = new Set([profile.id]);
+  for (let next = profile.basedOn; next !== null; ) {
+    if (seen.has(next)) return { code: 'based-on-circle', profile: profile.id };
+    seen.add(next);
+    const under: Profile | undefined = setup.profiles[next];
+    if (!under) return { code: 'unknown-profile', profile: next };
+    next = under.basedOn;
+  }
+  return null;
+}
+
+/** Everything in a set-up that refers to nothing or stands twice. A sound set-up gives an empty list. */
+export function checkSetup(setup: Setup): readonly Refusal[] {
+  const found: Refusal[] = [];
+  if (setup.profiles[EVERYWHERE]?.program !== null) found.push({ code: 'everywhere-missing' });
+  if (setup.layers[0]?.id !== BASE_LAYER) found.push({ code: 'base-layer-missing' });
+  const ids = [
+    ...repeated(setup.devices.map(({ id }) => id)),
+    ...repeated(setup.programs.map(({ id }) => id)),
+    ...repeated(setup.layers.map(({ id }) => id)),
+    ...repeated(commandIds(setup)),
+    ...setup.devices.flatMap((device) => repeated(device.controls.map(({ id }) => id))),
+  ];
+  for (const id of ids) found.push({ code: 'id-taken', id });
+  for (const name of repeated(setup.programs.map((program) => program.name.toLowerCase()))) {
+    found.push({ code: 'name-taken', name });
+  }
+  for (const [id, profile] of Object.entries(setup.profiles)) {
+    if (profile.id !== id) found.push({ code: 'unknown-profile', profile: id });
+    if (profile.program === null && id !== EVERYWHERE)
+      found.push({ code: 'profile-of-other-program', profile: id });
+    if (profile.program !== null && !setup.programs.some((program) => program.id === profile.program)) {
+      found.push({ code: 'unknown-program', program: profile.program });
+    }
+    const wrong = checkProfile(setup, profile);
+    if (wrong) found.push(wrong);
+  }
+  return found;
+}
+
+function repeated(values: readonly string[]): readonly string[] {
+  return [...new Set(values.filter((value, i) => values.indexOf(value) !== i))];
+}

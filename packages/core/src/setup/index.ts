@@ -1,0 +1,49 @@
+export { type Applied, applyEdit } from './applyEdit.ts';
+export {
+  type Action,
+  actionSchema,
+  type Behaviour,
+  type Binding,
+  behaviourSchema,
+  bindingSchema,
+  FACE_COLOURS,
+  type Face,
+  faceSchema,
+  keyOf,
+  noteSchema,
+  PRESS_STYLES,
+  type PressStyle,
+  type Slot,
+  slotKey,
+  slotOf,
+  slotSchema,
+} from './binding.ts';
+export { checkBinding, checkSetup } from './checkSetup.ts';
+export { demoSetup } from './demo.ts';
+export { type Edit, editSchema, type SingleEdit } from './edit.ts';
+export {
+  type Entry,
+  entrySchema,
+  type History,
+  historyOf,
+  type LogEntry,
+  logEntrySchema,
+} from './history.ts';
+export type { Refusal } from './refusal.ts';
+export {
+  BASE_LAYER,
+  type Command,
+  commandOf,
+  EVERYWHERE,
+  FAMILIES,
+  type Family,
+  type Layer,
+  LIMITS,
+  type Profile,
+  type Program,
+  profileOf,
+  type Rule,
+  type Setup,
+  setupSchema,
+} from './setup.ts';
+export { shortcutSchema } from './shortcutSchema.ts';

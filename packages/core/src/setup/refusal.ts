@@ -1,0 +1,33 @@
+import type { Trigger } from '../devices/index.ts';
+import type { PressStyle } from './binding.ts';
+
+/** Why an edit was not applied, or what is wrong with a set-up: a code with its facts. */
+export type Refusal =
+  | { readonly code: 'unknown-profile'; readonly profile: string }
+  | { readonly code: 'unknown-layer'; readonly layer: string }
+  | { readonly code: 'unknown-device'; readonly device: string }
+  | { readonly code: 'unknown-control'; readonly device: string; readonly control: string }
+  | {
+      readonly code: 'control-lacks-trigger';
+      readonly device: string;
+      readonly control: string;
+      readonly trigger: Trigger;
+    }
+  | { readonly code: 'unknown-command'; readonly command: string; readonly profile: string }
+  | { readonly code: 'style-needs-release'; readonly style: PressStyle; readonly trigger: Trigger }
+  | { readonly code: 'unknown-program'; readonly program: string }
+  | { readonly code: 'nothing-set'; readonly control: string; readonly profile: string }
+  | { readonly code: 'id-taken'; readonly id: string }
+  | { readonly code: 'name-taken'; readonly name: string }
+  | { readonly code: 'position-out-of-range'; readonly position: number; readonly last: number }
+  | {
+      readonly code: 'too-many';
+      readonly what: keyof typeof import('./setup.ts').LIMITS;
+      readonly limit: number;
+    }
+  | { readonly code: 'others-based-on'; readonly profile: string; readonly others: readonly string[] }
+  | { readonly code: 'based-on-circle'; readonly profile: string }
+  | { readonly code: 'bad-slot-key'; readonly profile: string; readonly key: string }
+  | { readonly code: 'profile-of-other-program'; readonly profile: string }
+  | { readonly code: 'everywhere-missing' }
+  | { readonly code: 'base-layer-missing' };

@@ -1,0 +1,88 @@
+import { z } from 'zod';
+import { deviceSchema, idSchema, nameSchema } from '../devices/index.ts';
+import { bindingSchema } from './binding.ts';
+import { shortcutSchema } from './shortcutSchema.ts';
+
+/** Sizes beyond which a set-up is refused. */
+export const LIMITS = {
+  devices: 50,
+  programs: 200,
+  commands: 2000,
+  layers: 8,
+  bindingsOfProfile: 5000,
+} as const;
+
+/** The profile under all others, and the layer under all others. */
+export const EVERYWHERE = 'everywhere';
+export const BASE_LAYER = 'base';
+
+export const FAMILIES = ['move', 'view', 'edit', 'tool', 'time', 'system'] as const;
+export const familySchema = z.enum(FAMILIES);
+export type Family = z.infer<typeof familySchema>;
+
+export const commandSchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  shortcut: shortcutSchema,
+  family: familySchema,
+  /** The idea behind the command across programs, for instance `undo`. */
+  intent: idSchema.nullable(),
+});
+export type Command = z.infer<typeof commandSchema>;
+
+/** Recognises windows of a program. */
+export const ruleSchema = z.strictObject({
+  executable: z.strictObject({ match: z.literal('exact'), text: z.string().trim().min(1).max(200) }),
+});
+export type Rule = z.infer<typeof ruleSchema>;
+
+export const programSchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  rules: z.array(ruleSchema).max(50),
+  commands: z.array(commandSchema).max(LIMITS.commands),
+});
+export type Program = z.infer<typeof programSchema>;
+
+export const profileSchema = z.strictObject({
+  id: idSchema,
+  /** The program it is for and named after; null for Everywhere. */
+  program: idSchema.nullable(),
+  basedOn: idSchema.nullable(),
+  /** By slot key: `layer/device/control/trigger`. */
+  bindings: z.record(z.string().max(260), bindingSchema),
+});
+export type Profile = z.infer<typeof profileSchema>;
+
+export const layerSchema = z.strictObject({ id: idSchema, name: nameSchema });
+export type Layer = z.infer<typeof layerSchema>;
+
+/** Everything one person has arranged. Programs stand in the order of the Board's columns. */
+export const setupSchema = z.strictObject({
+  name: nameSchema,
+  devices: z.array(deviceSchema).max(LIMITS.devices),
+  /** Commands that mean the same in most programs; Everywhere is bound with these. */
+  commonCommands: z.array(commandSchema).max(LIMITS.commands),
+  programs: z.array(programSchema).max(LIMITS.programs),
+  /** From the base layer up. */
+  layers: z.array(layerSchema).min(1).max(LIMITS.layers),
+  profiles: z.record(idSchema, profileSchema),
+});
+export type Setup = z.infer<typeof setupSchema>;
+
+/** The profile of a program, or null when there is none. */
+export function profileOf(setup: Setup, program: string): Profile | null {
+  return Object.values(setup.profiles).find((profile) => profile.program === program) ?? null;
+}
+
+/** The command a profile may bind under this id: its program's own, else a common one. */
+export function commandOf(setup: Setup, profile: Profile, id: string): Command | null {
+  const program = setup.programs.find((candidate) => candidate.id === profile.program);
+  const own = program?.commands.find((command) => command.id === id);
+  return own ?? setup.commonCommands.find((command) => command.id === id) ?? null;
+}
+
+/** The ids of all commands, common ones first. No two commands of a set-up share an id. */
+export function commandIds(setup: Setup): readonly string[] {
+  return [setup.commonCommands, ...setup.programs.map(({ commands }) => commands)].flat().map(({ id }) => id);
+}

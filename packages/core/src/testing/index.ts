@@ -1,0 +1,7 @@
+export {
+  arbitraryEdit,
+  arbitraryEvents,
+  arbitrarySetup,
+  arbitraryShortcut,
+  placesOf,
+} from './arbitraries.ts';

@@ -1,0 +1,32 @@
+import type { Edit, Setup, Slot } from '../setup/index.ts';
+import { deviceName, profileName, triggerNameIn } from './names.ts';
+
+/** An edit in a few words, for the undo button and the history: `Turn clockwise in Larkframe`. */
+export function editWords(setup: Setup, edit: Edit): string {
+  switch (edit.kind) {
+    case 'set-binding':
+      return edit.binding ? `set ${slotWords(setup, edit.slot)}` : `clear ${slotWords(setup, edit.slot)}`;
+    case 'set-face':
+      return `face of ${slotWords(setup, edit.slot)}`;
+    case 'set-note':
+      return `note on ${slotWords(setup, edit.slot)}`;
+    case 'add-program':
+      return `add ${edit.program.name}`;
+    case 'rename-program':
+      return `rename to ${edit.name}`;
+    case 'remove-program':
+      return `remove ${profileName(setup, edit.program)}`;
+    case 'move-program':
+      return `move ${profileName(setup, edit.program)}`;
+    case 'together': {
+      const [first] = edit.edits;
+      const rest = edit.edits.length - 1;
+      return first ? `${editWords(setup, first)}${rest > 0 ? ` and ${rest} more` : ''}` : 'nothing';
+    }
+  }
+}
+
+function slotWords(setup: Setup, { profile, device, control, trigger }: Slot): string {
+  const name = triggerNameIn(setup, device, control, trigger).toLowerCase();
+  return `${deviceName(setup, device)}, ${name} in ${profileName(setup, profile)}`;
+}

@@ -1,0 +1,176 @@
+import type { Ended, Explanation, Outcome } from '../engine/index.ts';
+import { legendOf } from '../keys/index.ts';
+import type { Resolution } from '../resolve/index.ts';
+import { nextUnder } from '../resolve/index.ts';
+import type { Layer, Setup } from '../setup/index.ts';
+import { describeAction, deviceName, profileName, triggerNameIn } from './names.ts';
+
+/** An explanation in words: who, what they did, and one sentence why. */
+export interface Account {
+  readonly subject: string;
+  readonly did: string;
+  readonly why: string;
+}
+
+/** Puts an explanation into words. */
+export function accountOf(setup: Setup, explanation: Explanation): Account {
+  const { event, outcome } = explanation;
+  const why = whyOf(setup, explanation);
+  switch (event.kind) {
+    case 'down':
+    case 'up':
+    case 'turn': {
+      const subject = deviceName(setup, event.device);
+      return { subject, did: didControl(setup, event, outcome), why };
+    }
+    case 'front': {
+      const name = outcome.kind === 'profile-decided' ? profileName(setup, outcome.decision.profile) : '';
+      const program = event.window?.executable ?? 'Nothing';
+      const known = outcome.kind === 'profile-decided' && outcome.decision.because === 'rule';
+      return {
+        subject: known ? name : program,
+        did: event.window ? 'came to the front' : 'is in front',
+        why,
+      };
+    }
+    case 'pin':
+      return event.profile === null
+        ? { subject: 'Profile', did: 'back to automatic', why }
+        : { subject: profileName(setup, event.profile), did: 'pinned', why };
+    case 'edited':
+      return { subject: 'Set-up', did: 'edited', why };
+    case 'attach':
+      return { subject: deviceName(setup, event.device), did: 'connected', why };
+    case 'detach':
+      return { subject: deviceName(setup, event.device), did: 'gone', why };
+    case 'reset':
+      return { subject: 'Everything', did: 'let go', why };
+  }
+}
+
+type ControlEvent = Extract<Explanation['event'], { kind: 'down' | 'up' | 'turn' }>;
+
+function didControl(setup: Setup, event: ControlEvent, outcome: Outcome): string {
+  const { device, control } = event;
+  if (event.kind === 'turn') {
+    const trigger = outcome.kind === 'turned' ? outcome.resolution.trigger : 'clockwise';
+    const name = triggerNameIn(setup, device, control, trigger).toLowerCase();
+    const unit = event.unit === 'degrees' ? '°' : Math.abs(event.amount) === 1 ? ' detent' : ' detents';
+    return `${name} ${tidy(Math.abs(event.amount))}${unit}`;
+  }
+  const name = triggerNameIn(setup, device, control, 'press').toLowerCase();
+  return event.kind === 'down' ? name : `${name} came up`;
+}
+
+function whyOf(setup: Setup, { outcome, event }: Explanation): string {
+  switch (outcome.kind) {
+    case 'pressed':
+      return decidedWords(setup, outcome.resolution);
+    case 'released':
+      return outcome.silent
+        ? 'Its key was let go before, so it comes up in silence.'
+        : `Held for ${tidy(outcome.heldFor)} ms.`;
+    case 'turned': {
+      const { steps, stepDegrees, rest, resolution } = outcome;
+      const amount =
+        event.kind === 'turn' && event.unit === 'degrees' ? stepWords(event.amount, outcome) : '';
+      if (steps === 0) return `${tidy(Math.abs(rest))}° of ${tidy(stepDegrees)}° for one step.`;
+      return `${decidedWords(setup, resolution)}${amount}`;
+    }
+    case 'profile-decided':
+      return [decisionWords(setup, outcome), ...outcome.ended.map((ended) => endedWords(setup, ended))].join(
+        ' ',
+      );
+    case 'let-go':
+      return outcome.ended.length === 0
+        ? 'Nothing was held.'
+        : outcome.ended.map((ended) => endedWords(setup, ended)).join(' ');
+    case 'noted':
+      return 'It can be used now.';
+    case 'ignored':
+      return IGNORED_WORDS[outcome.why];
+  }
+}
+
+const IGNORED_WORDS: Readonly<Record<Extract<Outcome, { kind: 'ignored' }>['why'], string>> = {
+  'unknown-control': 'The rig has no such control.',
+  'already-down': 'It was down already.',
+  'not-down': 'It was not down.',
+  'cannot-press': 'This control cannot be pressed.',
+  'cannot-turn': 'This control cannot be turned.',
+  'unknown-profile': 'There is no such profile.',
+};
+
+function stepWords(degrees: number, outcome: Extract<Outcome, { kind: 'turned' }>): string {
+  const { steps, stepDegrees, rest } = outcome;
+  const kept = rest === 0 ? '' : `, ${tidy(Math.abs(rest))}° kept`;
+  const exact = Math.abs(Math.abs(degrees) - steps * stepDegrees) < 1e-6;
+  const many = steps === 1 ? 'step' : 'steps';
+  if (exact) return ` ${tidy(Math.abs(degrees))}° ÷ ${tidy(stepDegrees)}° = ${steps} ${many}.`;
+  return ` ${steps} ${many} of ${tidy(stepDegrees)}°${kept}.`;
+}
+
+/** `Larkframe, base layer.` and what it does; or that nothing is set. */
+function decidedWords(setup: Setup, { decided }: Resolution): string {
+  if (!decided) return 'Nothing is set, so it does what it does by itself.';
+  const place = `${profileName(setup, decided.profile)}, ${layerWords(setup.layers, decided.layer)}`;
+  const { behaviour } = decided.binding;
+  if (behaviour.kind === 'off') return `${place}: off, nothing reaches the program in front.`;
+  if (behaviour.kind === 'native') return `${place}: it does what it does by itself.`;
+  const profile = setup.profiles[decided.profile];
+  return profile ? `${place}: ${describeAction(setup, profile, behaviour.action).name}.` : `${place}.`;
+}
+
+function layerWords(layers: readonly Layer[], id: string): string {
+  return `${(layers.find((layer) => layer.id === id)?.name ?? id).toLowerCase()} layer`;
+}
+
+function decisionWords(setup: Setup, outcome: Extract<Outcome, { kind: 'profile-decided' }>): string {
+  const { decision } = outcome;
+  const name = profileName(setup, decision.profile);
+  const rule = decision.candidates.find(({ verdict }) => verdict === 'decides')?.rule;
+  switch (decision.because) {
+    case 'rule':
+      return `Rule “${rule?.executable.text ?? ''}” fits the program's name.`;
+    case 'pinned':
+      return `${name} is pinned and stays.`;
+    case 'nothing-fits':
+      return 'No rule fits, so Everywhere applies.';
+    case 'no-window':
+      return 'No program is in front, so Everywhere applies.';
+  }
+}
+
+function endedWords(setup: Setup, { device, control, codes, buttons }: Ended): string {
+  const keys = [...codes.map(legendOf), ...buttons.map((button) => `mouse button ${button + 1}`)].join('+');
+  const owner = triggerNameIn(setup, device, control, 'press').toLowerCase();
+  return `${keys} was still held by ${deviceName(setup, device)}, ${owner}, and was let go first.`;
+}
+
+/** Why a cell does what it does: where it is set, and what would apply without it. */
+export function whyThisOne(setup: Setup, resolution: Resolution, asked: string): string {
+  const { decided } = resolution;
+  if (!decided) return 'Nothing is set here or below, so the control does what it does by itself.';
+  const place = profileName(setup, decided.profile);
+  const layer = layerWords(setup.layers, decided.layer);
+  const under = nextUnder(resolution);
+  const here =
+    decided.profile === asked
+      ? `Set in ${place}, ${layer}.`
+      : `Nothing set here; comes from ${place}, ${layer}.`;
+  if (!under?.binding) return `${here} Without it, the control would do what it does by itself.`;
+  const profile = setup.profiles[under.profile];
+  const { behaviour } = under.binding;
+  const what =
+    behaviour.kind === 'action' && profile
+      ? `“${describeAction(setup, profile, behaviour.action).name}”`
+      : behaviour.kind === 'off'
+        ? 'off'
+        : 'what it does by itself';
+  return `${here} Without it, ${what} from ${profileName(setup, under.profile)} would apply.`;
+}
+
+/** A number with at most three decimals and no trailing noughts. */
+function tidy(value: number): string {
+  return String(Math.round(value * 1000) / 1000);
+}

@@ -1,0 +1,88 @@
+import { type Control, type Device, type Trigger, triggersOf } from '../devices/index.ts';
+import {
+  type Action,
+  type Command,
+  commandOf,
+  EVERYWHERE,
+  type Family,
+  type Profile,
+  type Setup,
+} from '../setup/index.ts';
+
+/** The name of a profile: its program's, or Everywhere. */
+export function profileName(setup: Setup, profileId: string): string {
+  if (profileId === EVERYWHERE) return 'Everywhere';
+  const program = setup.profiles[profileId]?.program;
+  return setup.programs.find(({ id }) => id === program)?.name ?? profileId;
+}
+
+/** The name of a device, or its id when it is no longer in the rig. */
+export function deviceName(setup: Setup, deviceId: string): string {
+  return setup.devices.find(({ id }) => id === deviceId)?.name ?? deviceId;
+}
+
+const TURN_WORDS: Readonly<Record<'wheel' | 'other', Readonly<Record<Trigger, string>>>> = {
+  wheel: { press: 'press', clockwise: 'up', anticlockwise: 'down' },
+  other: { press: 'press', clockwise: 'clockwise', anticlockwise: 'anticlockwise' },
+};
+
+/** What the Board calls a control's trigger: `Thumb, front`, `Wheel up`, `Turn clockwise`, `Upper knob, press`. */
+export function triggerName(control: Control, trigger: Trigger): string {
+  if (triggersOf(control).length < 2) return control.name;
+  if (control.kind === 'wheel') return `${control.name} ${TURN_WORDS.wheel[trigger]}`;
+  const word = TURN_WORDS.other[trigger];
+  if (control.kind === 'dial') return trigger === 'press' ? 'Press' : `Turn ${word}`;
+  return `${control.name}, ${word}`;
+}
+
+/** The same by ids; falls back to the control's id. */
+export function triggerNameIn(setup: Setup, deviceId: string, controlId: string, trigger: Trigger): string {
+  const device: Device | undefined = setup.devices.find(({ id }) => id === deviceId);
+  const control = device?.controls.find(({ id }) => id === controlId);
+  return control ? triggerName(control, trigger) : controlId;
+}
+
+export const FAMILY_NAMES: Readonly<Record<Family, string>> = {
+  move: 'Move',
+  view: 'View',
+  edit: 'Edit',
+  tool: 'Tool',
+  time: 'Time',
+  system: 'System',
+};
+
+/** An action as people read it: what to call it, its family, its intent and the shortcut it sends. */
+export interface ActionInfo {
+  readonly name: string;
+  readonly family: Family;
+  readonly intent: string | null;
+  readonly shortcut: string | null;
+  readonly command: Command | null;
+}
+
+/** Describes an action of a profile. A bare shortcut is named after the command that has it, if there is one. */
+export function describeAction(setup: Setup, profile: Profile, action: Action): ActionInfo {
+  if (action.kind === 'wheel') {
+    const name = action.ticks > 0 ? 'Scroll up' : 'Scroll down';
+    const intent = action.ticks > 0 ? 'scroll-up' : 'scroll-down';
+    return { name, family: 'move', intent, shortcut: null, command: null };
+  }
+  const command =
+    action.kind === 'command'
+      ? commandOf(setup, profile, action.command)
+      : commandWithShortcut(setup, profile, action.shortcut);
+  const shortcut = command?.shortcut ?? (action.kind === 'shortcut' ? action.shortcut : null);
+  return {
+    name: command?.name ?? (action.kind === 'shortcut' ? 'Shortcut' : action.command),
+    family: command?.family ?? 'system',
+    intent: command?.intent ?? null,
+    shortcut,
+    command,
+  };
+}
+
+/** The command of a profile's program (or a common one) that has this shortcut, in canonical notation. */
+export function commandWithShortcut(setup: Setup, profile: Profile, shortcut: string): Command | null {
+  const own = setup.programs.find(({ id }) => id === profile.program)?.commands ?? [];
+  return [...own, ...setup.commonCommands].find((command) => command.shortcut === shortcut) ?? null;
+}

@@ -1,0 +1,72 @@
+import type { ShortcutProblem } from '../keys/index.ts';
+import type { LIMITS, Refusal } from '../setup/index.ts';
+
+const LIMIT_WORDS: Readonly<Record<keyof typeof LIMITS, string>> = {
+  devices: 'devices',
+  programs: 'programs',
+  commands: 'commands in one program',
+  layers: 'layers',
+  bindingsOfProfile: 'bindings in one profile',
+};
+
+/** A refusal in a sentence: what is wrong and, where there is one, the mend. */
+export function refusalWords(refusal: Refusal): string {
+  switch (refusal.code) {
+    case 'unknown-profile':
+      return `There is no profile “${refusal.profile}” any more.`;
+    case 'unknown-layer':
+      return `There is no layer “${refusal.layer}”.`;
+    case 'unknown-device':
+      return `There is no device “${refusal.device}” in the rig.`;
+    case 'unknown-control':
+      return `${refusal.device} has no control “${refusal.control}”.`;
+    case 'control-lacks-trigger':
+      return `“${refusal.control}” on ${refusal.device} cannot be used by ${refusal.trigger}.`;
+    case 'unknown-command':
+      return `The command “${refusal.command}” is not in this program's list. Record its shortcut instead.`;
+    case 'style-needs-release':
+      return `A turn has no release to ${refusal.style}; each step can only tap.`;
+    case 'unknown-program':
+      return `There is no program “${refusal.program}” any more.`;
+    case 'nothing-set':
+      return 'Nothing is set here yet, so there is no face or note to change. Assign something first.';
+    case 'id-taken':
+      return `Two things would share the id “${refusal.id}”.`;
+    case 'name-taken':
+      return `There is already a program called “${refusal.name}”. Choose another name.`;
+    case 'position-out-of-range':
+      return `Position ${refusal.position + 1} does not exist; the last one is ${refusal.last + 1}.`;
+    case 'too-many':
+      return `At most ${refusal.limit} ${LIMIT_WORDS[refusal.what]} fit in a set-up.`;
+    case 'others-based-on':
+      return `Other profiles are based on “${refusal.profile}”: ${refusal.others.join(', ')}. Change those first.`;
+    case 'based-on-circle':
+      return `“${refusal.profile}” would be based on itself by way of others.`;
+    case 'bad-slot-key':
+      return `“${refusal.key}” in profile “${refusal.profile}” is not layer/device/control/trigger.`;
+    case 'profile-of-other-program':
+      return `Profile “${refusal.profile}” does not belong to this program.`;
+    case 'everywhere-missing':
+      return 'The profile Everywhere is missing.';
+    case 'base-layer-missing':
+      return 'The base layer must come first.';
+  }
+}
+
+/** What is wrong with a text meant as a shortcut. */
+export function shortcutProblemWords(problem: ShortcutProblem): string {
+  switch (problem.code) {
+    case 'shortcut-empty':
+      return 'Type or record a shortcut first.';
+    case 'shortcut-too-long':
+      return `That is ${problem.length} characters long; a shortcut is one key with modifiers.`;
+    case 'shortcut-gap':
+      return 'A key is missing beside a “+”. Write it as in Ctrl+Shift+Z.';
+    case 'shortcut-unknown-key':
+      return `“${problem.token}” is not a key. Write it as in Ctrl+Shift+Z, ], ArrowRight or F5.`;
+    case 'shortcut-two-keys':
+      return `A shortcut has one key besides its modifiers; “${problem.first}” and “${problem.token}” are two.`;
+    case 'shortcut-modifier-twice':
+      return `“${problem.token}” stands twice.`;
+  }
+}
