@@ -7,6 +7,7 @@ export {
   type Device,
   deviceSchema,
   idSchema,
+  LINE_PATTERN,
   type NativeOutput,
   nameSchema,
   nativeOutputSchema,

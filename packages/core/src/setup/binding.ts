@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema, type Trigger, triggerSchema } from '../devices/index.ts';
+import { idSchema, LINE_PATTERN, type Trigger, triggerSchema } from '../devices/index.ts';
 import { shortcutSchema } from './shortcutSchema.ts';
 
 /** How a press is sent; see the engine's press styles. */
@@ -34,14 +34,20 @@ export type Behaviour = z.infer<typeof behaviourSchema>;
 
 export const FACE_COLOURS = ['ink', 'blue', 'teal', 'plum', 'amber', 'green'] as const;
 export const faceSchema = z.strictObject({
-  label: z.string().trim().min(1).max(24).nullable(),
+  label: z.string().trim().min(1).max(24).regex(LINE_PATTERN).nullable(),
   icon: idSchema.nullable(),
   colour: z.enum(FACE_COLOURS).nullable(),
 });
 /** What a control shows: a short label, an icon, a colour. */
 export type Face = z.infer<typeof faceSchema>;
 
-export const noteSchema = z.string().trim().min(1).max(1000);
+/** A note to self; it may run over several lines. */
+export const noteSchema = z
+  .string()
+  .trim()
+  .min(1)
+  .max(1000)
+  .regex(/^(?:[^\p{Cc}\p{Cs}]|[\n\t])*$/u);
 
 export const bindingSchema = z.strictObject({
   behaviour: behaviourSchema,

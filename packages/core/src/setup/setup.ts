@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { deviceSchema, idSchema, nameSchema } from '../devices/index.ts';
+import { deviceSchema, idSchema, LINE_PATTERN, nameSchema } from '../devices/index.ts';
 import { bindingSchema } from './binding.ts';
 import { shortcutSchema } from './shortcutSchema.ts';
 
@@ -32,7 +32,10 @@ export type Command = z.infer<typeof commandSchema>;
 
 /** Recognises windows of a program. */
 export const ruleSchema = z.strictObject({
-  executable: z.strictObject({ match: z.literal('exact'), text: z.string().trim().min(1).max(200) }),
+  executable: z.strictObject({
+    match: z.literal('exact'),
+    text: z.string().trim().min(1).max(200).regex(LINE_PATTERN),
+  }),
 });
 export type Rule = z.infer<typeof ruleSchema>;
 

@@ -11,3 +11,4 @@ export {
   triggerNameIn,
 } from './names.ts';
 export { refusalWords, shortcutProblemWords } from './refusals.ts';
+export { type Sent, sentOf } from './sent.ts';

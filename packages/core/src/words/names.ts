@@ -73,7 +73,7 @@ export function describeAction(setup: Setup, profile: Profile, action: Action): 
       : commandWithShortcut(setup, profile, action.shortcut);
   const shortcut = command?.shortcut ?? (action.kind === 'shortcut' ? action.shortcut : null);
   return {
-    name: command?.name ?? (action.kind === 'shortcut' ? 'Shortcut' : action.command),
+    name: command?.name ?? (action.kind === 'shortcut' ? 'Send keys' : action.command),
     family: command?.family ?? 'system',
     intent: command?.intent ?? null,
     shortcut,

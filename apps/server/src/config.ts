@@ -1,0 +1,24 @@
+import { z } from 'zod';
+
+const configSchema = z.object({
+  DATABASE_URL: z.string().min(1),
+  PORT: z.coerce.number().int().min(0).max(65_535).default(4680),
+  /** Loopback unless told otherwise. */
+  HOST: z.string().default('127.0.0.1'),
+  /** Further host names, separated by commas, under which pages may be opened. */
+  ALLOWED_HOSTS: z.string().default(''),
+  /** Tells one running copy from another; the start command uses it to know its own server. */
+  INSTANCE: z.string().max(100).default(''),
+  /** Where the built page is; empty serves the API alone. */
+  WEB_DIST: z.string().default(''),
+  LOG_LEVEL: z.enum(['fatal', 'error', 'warn', 'info', 'debug', 'trace', 'silent']).default('info'),
+});
+export type Config = z.infer<typeof configSchema>;
+
+/** Reads the configuration from environment variables; names the ones that are wrong. */
+export function readConfig(environment: NodeJS.ProcessEnv): Config {
+  const parsed = configSchema.safeParse(environment);
+  if (parsed.success) return parsed.data;
+  const wrong = parsed.error.issues.map((issue) => `${issue.path.join('.')}: ${issue.message}`);
+  throw new Error(`The environment is not as it should be: ${wrong.join('; ')}`);
+}

@@ -1,0 +1,153 @@
+import type { Device, Trigger } from '@nimble-lever/core/devices';
+import type { Action, Binding, Command, Edit, LogEntry } from '@nimble-lever/core/setup';
+import { EntitySchema } from 'typeorm';
+
+export interface SetUpRow {
+  id: string;
+  name: string;
+  revision: number;
+}
+export interface DeviceRow
+  extends Pick<Device, 'id' | 'name' | 'kind' | 'width' | 'height' | 'body' | 'controls'> {
+  setUp: string;
+  position: number;
+}
+export interface ProgramRow {
+  setUp: string;
+  id: string;
+  position: number;
+  name: string;
+  rules: unknown;
+}
+export interface CommandRow extends Command {
+  setUp: string;
+  /** Null for a common command. */
+  program: string | null;
+  position: number;
+}
+export interface LayerRow {
+  setUp: string;
+  id: string;
+  position: number;
+  name: string;
+}
+export interface ProfileRow {
+  setUp: string;
+  id: string;
+  program: string | null;
+  basedOn: string | null;
+}
+export interface BindingRow {
+  setUp: string;
+  profile: string;
+  layer: string;
+  device: string;
+  control: string;
+  trigger: Trigger;
+  behaviour: Binding['behaviour'];
+  /** The command the action names, so that the database can vouch for it. */
+  command: Extract<Action, { kind: 'command' }>['command'] | null;
+  face: Binding['face'];
+  note: string | null;
+}
+export interface EditRow {
+  setUp: string;
+  revision: number;
+  id: string;
+  edit: Edit;
+  inverse: Edit;
+  role: LogEntry['role'];
+  of: string | null;
+  at: Date;
+}
+
+const setUp = { name: 'set_up', type: 'text', primary: true } as const;
+const id = { type: 'text', primary: true } as const;
+const text = { type: 'text' } as const;
+const nullableText = { type: 'text', nullable: true } as const;
+const position = { type: 'int' } as const;
+const jsonb = { type: 'jsonb' } as const;
+const key = (name: string) => ({ name, type: 'text', primary: true }) as const;
+
+export const SetUpEntity = new EntitySchema<SetUpRow>({
+  name: 'set_ups',
+  columns: { id, name: text, revision: { type: 'int' } },
+});
+export const DeviceEntity = new EntitySchema<DeviceRow>({
+  name: 'devices',
+  columns: {
+    setUp,
+    id,
+    position,
+    name: text,
+    kind: text,
+    width: { type: 'double precision' },
+    height: { type: 'double precision' },
+    body: jsonb,
+    controls: jsonb,
+  },
+});
+export const ProgramEntity = new EntitySchema<ProgramRow>({
+  name: 'programs',
+  columns: { setUp, id, position, name: text, rules: jsonb },
+});
+export const CommandEntity = new EntitySchema<CommandRow>({
+  name: 'commands',
+  columns: {
+    setUp,
+    id,
+    program: nullableText,
+    position,
+    name: text,
+    shortcut: text,
+    family: text,
+    intent: nullableText,
+  },
+});
+export const LayerEntity = new EntitySchema<LayerRow>({
+  name: 'layers',
+  columns: { setUp, id, position, name: text },
+});
+export const ProfileEntity = new EntitySchema<ProfileRow>({
+  name: 'profiles',
+  columns: { setUp, id, program: nullableText, basedOn: { ...nullableText, name: 'based_on' } },
+});
+export const BindingEntity = new EntitySchema<BindingRow>({
+  name: 'bindings',
+  columns: {
+    setUp,
+    profile: key('profile'),
+    layer: key('layer'),
+    device: key('device'),
+    control: key('control'),
+    trigger: key('trigger'),
+    behaviour: jsonb,
+    command: nullableText,
+    face: { type: 'jsonb', nullable: true },
+    note: nullableText,
+  },
+});
+export const EditEntity = new EntitySchema<EditRow>({
+  name: 'edits',
+  columns: {
+    setUp,
+    revision: { type: 'int', primary: true },
+    id: { type: 'uuid' },
+    edit: jsonb,
+    inverse: jsonb,
+    role: text,
+    of: { type: 'uuid', nullable: true },
+    at: { type: 'timestamptz' },
+  },
+});
+
+export const ENTITIES = [
+  SetUpEntity,
+  DeviceEntity,
+  ProgramEntity,
+  CommandEntity,
+  LayerEntity,
+  ProfileEntity,
+  BindingEntity,
+  EditEntity,
+];

@@ -1,0 +1,54 @@
+import { type EngineState, type Explanation, INITIAL_STATE } from '@nimble-lever/core/engine';
+import { createAction, type UnknownAction } from '@reduxjs/toolkit';
+
+/** What a program did with the strokes of an event. */
+export interface Ran {
+  readonly program: string;
+  readonly command: string;
+  /** What one sees of it, for instance `Frame 4 of 7.` */
+  readonly said: string;
+}
+
+/** One thing that happened: the engine's explanation and what programs made of it. */
+export interface Happening {
+  readonly explanation: Explanation;
+  readonly ran: readonly Ran[];
+}
+
+export interface EngineSlice {
+  readonly engine: EngineState;
+  /** Newest first. */
+  readonly happenings: readonly Happening[];
+  /** How long after the window changed its profile was decided, in milliseconds; null before the first. */
+  readonly frontDelay: number | null;
+  /** When the front window changed last: milliseconds since 1970. */
+  readonly frontSince: number | null;
+}
+
+const INITIAL: EngineSlice = { engine: INITIAL_STATE, happenings: [], frontDelay: null, frontSince: null };
+
+/** How many happenings are kept. */
+const KEPT = 200;
+
+export const stepped = createAction<{ engine: EngineState; explanation: Explanation }>('engine/stepped');
+export const programRan = createAction<Ran>('engine/programRan');
+export const frontDecided = createAction<{ delay: number; since: number }>('engine/frontDecided');
+export const happeningsCleared = createAction('engine/happeningsCleared');
+
+/** The engine's state and the account of what happened. Written without drafts, as events may come fast. */
+export function engineReducer(state: EngineSlice = INITIAL, action: UnknownAction): EngineSlice {
+  if (stepped.match(action)) {
+    const { engine, explanation } = action.payload;
+    return { ...state, engine, happenings: [{ explanation, ran: [] }, ...state.happenings].slice(0, KEPT) };
+  }
+  if (programRan.match(action)) {
+    const [newest, ...older] = state.happenings;
+    if (!newest) return state;
+    return { ...state, happenings: [{ ...newest, ran: [...newest.ran, action.payload] }, ...older] };
+  }
+  if (frontDecided.match(action)) {
+    return { ...state, frontDelay: action.payload.delay, frontSince: action.payload.since };
+  }
+  if (happeningsCleared.match(action)) return { ...state, happenings: [] };
+  return state;
+}

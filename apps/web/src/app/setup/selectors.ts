@@ -1,0 +1,22 @@
+import { type Compiled, compile } from '@nimble-lever/core/engine';
+import type { Setup } from '@nimble-lever/core/setup';
+import { createSelector } from '@reduxjs/toolkit';
+import type { RootState } from '../store.ts';
+import { historyIn } from './setupState.ts';
+
+/** The set-up shown. Views are drawn only once there is one. */
+export function selectSetup(state: RootState): Setup {
+  if (!state.setup.setup) throw new Error('The set-up is not read yet.');
+  return state.setup.setup;
+}
+
+/** What can be undone and done again. */
+export const selectHistory = createSelector([(state: RootState) => state.setup], historyIn);
+
+let previous: Compiled | null = null;
+
+/** The set-up made ready for the engine; after an edit only what it touched is made anew. */
+export const selectCompiled = createSelector([selectSetup], (setup) => {
+  previous = compile(setup, previous);
+  return previous;
+});

@@ -1,0 +1,114 @@
+import ListItemIcon from '@mui/material/ListItemIcon';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import { styled } from '@mui/material/styles';
+import Tooltip from '@mui/material/Tooltip';
+import type { Setup } from '@nimble-lever/core/setup';
+import { profileName } from '@nimble-lever/core/words';
+import { Check, Pin } from 'lucide-react';
+import { useState } from 'react';
+import { useLocation } from 'react-router';
+import { feed } from '../engine/feed.ts';
+import { selectSetup } from '../setup/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../store.ts';
+import { WORDS } from './words.ts';
+
+const Chip = styled('button')(({ theme: { vars } }) => ({
+  display: 'flex',
+  alignItems: 'center',
+  gap: 8,
+  height: 34,
+  padding: '0 12px',
+  minWidth: 0,
+  border: 0,
+  borderRadius: 8,
+  font: 'inherit',
+  fontSize: 13,
+  cursor: 'pointer',
+  whiteSpace: 'nowrap',
+  color: vars?.palette.text.primary,
+  backgroundColor: vars?.palette.tokens.accentTint,
+  '& .dot': {
+    width: 8,
+    height: 8,
+    borderRadius: 4,
+    flex: 'none',
+    backgroundColor: vars?.palette.tokens.accent,
+  },
+  '& b': { fontWeight: 650 },
+  '& .more': { overflow: 'hidden', textOverflow: 'ellipsis' },
+  '& svg': { color: vars?.palette.tokens.accent, flex: 'none' },
+}));
+
+/** Which program is in front; opens the choice of pinning a profile or going back to automatic. */
+export function FrontChip() {
+  const dispatch = useAppDispatch();
+  const setup = useAppSelector(selectSetup);
+  const { engine, frontDelay, frontSince } = useAppSelector((state) => state.engine);
+  const rehearsing = useLocation().pathname === '/rehearse';
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const pin = (profile: string | null) => {
+    dispatch(feed({ kind: 'pin', profile }));
+    setAnchor(null);
+  };
+  const name = engine.front ? profileNameOfFront(setup, engine.front.executable) : WORDS.nothing;
+  const shown = engine.pinned ? profileName(setup, engine.pinned) : name;
+  const changed = rehearsing && frontDelay !== null && !engine.pinned;
+  const more = changed ? WORDS.changed(frontDelay.toFixed(1)) : WORDS.follows(deviceWords(setup));
+  const since = frontSince === null ? WORDS.chip : WORDS.since(timeWords(frontSince));
+  return (
+    <>
+      <Tooltip title={since}>
+        <Chip type="button" aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>
+          {engine.pinned ? <Pin size={14} aria-hidden /> : <span className="dot" />}
+          <span>
+            {engine.pinned ? WORDS.pinned : WORDS.inFront} <b>{shown}</b>
+          </span>
+          <span className="more">{more}</span>
+        </Chip>
+      </Tooltip>
+      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
+        <Choice chosen={engine.pinned === null} name={WORDS.automatic} onChoose={() => pin(null)} />
+        {Object.keys(setup.profiles).map((id) => (
+          <Choice
+            key={id}
+            chosen={engine.pinned === id}
+            name={WORDS.pin(profileName(setup, id))}
+            onChoose={() => pin(id)}
+          />
+        ))}
+      </Menu>
+    </>
+  );
+}
+
+interface ChoiceProps {
+  readonly chosen: boolean;
+  readonly name: string;
+  readonly onChoose: () => void;
+}
+
+function Choice({ chosen, name, onChoose, ...item }: ChoiceProps) {
+  return (
+    <MenuItem {...item} role="menuitemradio" aria-checked={chosen} onClick={onChoose}>
+      <ListItemIcon>{chosen && <Check size={16} aria-hidden />}</ListItemIcon>
+      {name}
+    </MenuItem>
+  );
+}
+
+function profileNameOfFront(setup: Setup, executable: string): string {
+  const fits = setup.programs.find(({ rules }) => rules.some((rule) => rule.executable.text === executable));
+  return fits?.name ?? executable;
+}
+
+/** `dial, pad and mouse`, from the kinds of device in the rig. */
+function deviceWords(setup: Setup): string {
+  const words = { mouse: 'mouse', dial: 'dial', 'key-pad': 'pad' } as const;
+  const kinds = [...new Set(setup.devices.map(({ kind }) => words[kind]))];
+  return new Intl.ListFormat('en', { type: 'conjunction' }).format(kinds).replace(', and ', ' and ');
+}
+
+function timeWords(milliseconds: number): string {
+  return new Date(milliseconds).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' });
+}

@@ -1,0 +1,66 @@
+import { styled } from '@mui/material/styles';
+import { Play, Table2 } from 'lucide-react';
+import { NavLink } from 'react-router';
+import { Logo } from './Logo.tsx';
+import { ThemeSwitch } from './ThemeSwitch.tsx';
+import { WORDS } from './words.ts';
+
+const Nav = styled('nav')(({ theme: { vars } }) => ({
+  width: 72,
+  flex: 'none',
+  display: 'flex',
+  flexDirection: 'column',
+  alignItems: 'center',
+  gap: 2,
+  padding: '10px 4px',
+  color: vars?.palette.tokens.onRailSoft,
+  backgroundColor: vars?.palette.tokens.rail,
+  '& .fill': { flex: 1 },
+  '& .logo': { height: 40 },
+  '& :focus-visible': { outlineColor: vars?.palette.tokens.railAccent },
+}));
+
+const Place = styled(NavLink)(({ theme: { vars } }) => ({
+  width: 64,
+  height: 56,
+  display: 'flex',
+  flexDirection: 'column',
+  alignItems: 'center',
+  justifyContent: 'center',
+  gap: 5,
+  borderRadius: 8,
+  fontSize: 11,
+  textDecoration: 'none',
+  color: 'inherit',
+  borderLeft: '3px solid transparent',
+  '&:hover': { color: vars?.palette.tokens.onRail },
+  '&[aria-current=page]': {
+    color: vars?.palette.tokens.onRail,
+    backgroundColor: vars?.palette.tokens.railRaised,
+    borderLeftColor: vars?.palette.tokens.railAccent,
+  },
+}));
+
+const PLACES = [
+  { to: '/board', name: WORDS.board, icon: Table2 },
+  { to: '/rehearse', name: WORDS.rehearse, icon: Play },
+] as const;
+
+/** The views, on the left of every one. */
+export function Rail() {
+  return (
+    <Nav aria-label={WORDS.views}>
+      <span className="logo">
+        <Logo />
+      </span>
+      {PLACES.map(({ to, name, icon: Icon }) => (
+        <Place key={to} to={to}>
+          <Icon size={20} strokeWidth={1.75} aria-hidden />
+          {name}
+        </Place>
+      ))}
+      <span className="fill" />
+      <ThemeSwitch />
+    </Nav>
+  );
+}

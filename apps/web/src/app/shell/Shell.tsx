@@ -1,0 +1,73 @@
+import { styled } from '@mui/material/styles';
+import { Suspense } from 'react';
+import { Outlet, useLocation } from 'react-router';
+import { selectSetup } from '../setup/selectors.ts';
+import { useAppSelector } from '../store.ts';
+import { FrontChip } from './FrontChip.tsx';
+import { Message } from './Message.tsx';
+import { Notices } from './Notices.tsx';
+import { Rail } from './Rail.tsx';
+import { SaveState } from './SaveState.tsx';
+import { UndoButtons } from './UndoButtons.tsx';
+import { WORDS } from './words.ts';
+
+const Frame = styled('div')({ display: 'flex', height: '100%' });
+const Side = styled('div')({ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' });
+const Main = styled('main')({ flex: 1, minHeight: 0 });
+const Top = styled('header')(({ theme: { vars } }) => ({
+  flex: 'none',
+  height: 48,
+  display: 'flex',
+  alignItems: 'center',
+  gap: 14,
+  padding: '0 16px',
+  borderBottom: `1px solid ${vars?.palette.divider}`,
+  backgroundColor: vars?.palette.tokens.sheet,
+  '& h1': { margin: 0, fontSize: 15, fontWeight: 650, whiteSpace: 'nowrap' },
+  '& .fill': { flex: 1 },
+  '& .undo': { display: 'flex', gap: 2 },
+}));
+
+/** Rail, top bar and the view; before the set-up is read, what is going on instead. */
+export function Shell() {
+  const { setup, failed } = useAppSelector((state) => state.setup);
+  return (
+    <Frame>
+      <Rail />
+      {setup ? (
+        <Side>
+          <TopBar />
+          <Main>
+            <Suspense fallback={<Message title={WORDS.loading} />}>
+              <Outlet />
+            </Suspense>
+          </Main>
+          <Notices />
+        </Side>
+      ) : (
+        <Side>
+          <Message
+            title={failed === null ? WORDS.loading : WORDS.failed}
+            detail={failed === null ? null : `${failed} ${WORDS.tryingAgain}`}
+          />
+        </Side>
+      )}
+    </Frame>
+  );
+}
+
+function TopBar() {
+  const setup = useAppSelector(selectSetup);
+  const rehearsing = useLocation().pathname === '/rehearse';
+  return (
+    <Top>
+      <h1>{rehearsing ? WORDS.rehearse : setup.name}</h1>
+      <FrontChip />
+      <span className="fill" />
+      <span className="undo">
+        <UndoButtons />
+      </span>
+      <SaveState />
+    </Top>
+  );
+}

@@ -1,0 +1,54 @@
+import IconButton from '@mui/material/IconButton';
+import Tooltip from '@mui/material/Tooltip';
+import { editWords } from '@nimble-lever/core/words';
+import { Redo2, Undo2 } from 'lucide-react';
+import { useEffect } from 'react';
+import { redo, undo } from '../setup/edits.ts';
+import { selectHistory, selectSetup } from '../setup/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../store.ts';
+import { WORDS } from './words.ts';
+
+/** Undo and redo, by button and by Ctrl+Z and Ctrl+Shift+Z anywhere but in a text. */
+export function UndoButtons() {
+  const dispatch = useAppDispatch();
+  const setup = useAppSelector(selectSetup);
+  const history = useAppSelector(selectHistory);
+  const lastUndo = history.undo.at(-1);
+  const lastRedo = history.redo.at(-1);
+
+  useEffect(() => {
+    const onKeyDown = (event: KeyboardEvent) => {
+      if (!event.isTrusted || event.defaultPrevented || isText(event.target)) return;
+      if (!(event.ctrlKey || event.metaKey) || event.altKey || event.code !== 'KeyZ') return;
+      event.preventDefault();
+      dispatch(event.shiftKey ? redo() : undo());
+    };
+    window.addEventListener('keydown', onKeyDown);
+    return () => window.removeEventListener('keydown', onKeyDown);
+  }, [dispatch]);
+
+  const undoWords = lastUndo ? WORDS.undo(editWords(setup, lastUndo.edit)) : WORDS.nothingToUndo;
+  const redoWords = lastRedo ? WORDS.redo(editWords(setup, lastRedo.edit)) : WORDS.nothingToRedo;
+  return (
+    <>
+      <Tooltip title={undoWords}>
+        <span>
+          <IconButton aria-label={undoWords} disabled={!lastUndo} onClick={() => dispatch(undo())}>
+            <Undo2 size={18} aria-hidden />
+          </IconButton>
+        </span>
+      </Tooltip>
+      <Tooltip title={redoWords}>
+        <span>
+          <IconButton aria-label={redoWords} disabled={!lastRedo} onClick={() => dispatch(redo())}>
+            <Redo2 size={18} aria-hidden />
+          </IconButton>
+        </span>
+      </Tooltip>
+    </>
+  );
+}
+
+function isText(target: EventTarget | null): boolean {
+  return target instanceof HTMLElement && target.closest('input, textarea, [contenteditable=true]') !== null;
+}

@@ -1,0 +1,30 @@
+import { configureStore, type ThunkAction, type UnknownAction } from '@reduxjs/toolkit';
+import { useDispatch, useSelector } from 'react-redux';
+import { boardReducer } from '../views/board/boardSlice.ts';
+import { rehearseReducer } from '../views/rehearse/rehearseSlice.ts';
+import { deskReducer } from './desk/deskSlice.ts';
+import { engineReducer } from './engine/engineSlice.ts';
+import { setupReducer } from './setup/setupSlice.ts';
+
+/** Makes the store: the set-up, the engine, and a slice a view. */
+export function createStore() {
+  return configureStore({
+    reducer: {
+      setup: setupReducer,
+      engine: engineReducer,
+      desk: deskReducer,
+      board: boardReducer,
+      rehearse: rehearseReducer,
+    },
+    // A set-up is large; walking it at every action to look for mutations costs more than it finds.
+    middleware: (defaults) => defaults({ immutableCheck: false, serializableCheck: false }),
+  });
+}
+
+export type AppStore = ReturnType<typeof createStore>;
+export type RootState = ReturnType<AppStore['getState']>;
+export type AppThunk<Value = void> = ThunkAction<Value, RootState, unknown, UnknownAction>;
+export type AppDispatch = AppStore['dispatch'];
+
+export const useAppDispatch = useDispatch.withTypes<AppDispatch>();
+export const useAppSelector = useSelector.withTypes<RootState>();

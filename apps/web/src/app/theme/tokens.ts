@@ -1,0 +1,123 @@
+/** The colours of both themes: paper (light) and graphite (dark). Nothing else names a colour. */
+export interface Tokens {
+  readonly background: string;
+  readonly sheet: string;
+  readonly sunk: string;
+  readonly ink: string;
+  readonly soft: string;
+  readonly line: string;
+  readonly accent: string;
+  readonly accentTint: string;
+  readonly onAccent: string;
+  readonly layer: string;
+  readonly layerTint: string;
+  readonly brick: string;
+  readonly brickTint: string;
+  /** The surface under the practice desk's windows. */
+  readonly desk: string;
+  /** Rail and taskbar: dark in both themes. */
+  readonly rail: string;
+  readonly railRaised: string;
+  readonly onRail: string;
+  readonly onRailSoft: string;
+  readonly railAccent: string;
+  readonly family: Readonly<Record<'move' | 'view' | 'edit' | 'tool' | 'time' | 'system', string>>;
+  /** Colours of faces, each dark enough for white words in both themes. */
+  readonly face: Readonly<Record<'ink' | 'blue' | 'teal' | 'plum' | 'amber' | 'green', string>>;
+  readonly onFace: string;
+  /** What the practice programs show: their own pictures, the same in both themes. */
+  readonly scene: typeof SCENE;
+}
+
+const SCENE = {
+  room: '#2A2F38',
+  sky: '#D9E3E2',
+  hillFar: '#A9C1BC',
+  hillNear: '#7FA29B',
+  water: '#BCD0D6',
+  heron: '#3C4B66',
+  beak: '#C28A34',
+  umbrella: '#9A4F96',
+  onion: '#9A4F96',
+  rain: '#8FA6AE',
+  paper: '#FBFAF5',
+  pencil: '#B9B3A2',
+  paints: ['#3C4B66', '#9A4F96', '#C28A34', '#3E7F3A', '#A63A30'],
+} as const;
+
+const RAIL = {
+  rail: '#1D2430',
+  railRaised: '#323B49',
+  onRail: '#F3F1EA',
+  onRailSoft: '#C6CBD3',
+  railAccent: '#5CC2B8',
+};
+const FACES = {
+  face: {
+    ink: '#1D2430',
+    blue: '#2F6DB5',
+    teal: '#12706A',
+    plum: '#9A4F96',
+    amber: '#A0620F',
+    green: '#3E7F3A',
+  },
+  onFace: '#FFFFFF',
+};
+
+export const PAPER: Tokens = {
+  background: '#F3F1EA',
+  sheet: '#FFFFFF',
+  sunk: '#E9E6DC',
+  ink: '#1D2430',
+  soft: '#5A6270',
+  line: '#D8D4C7',
+  accent: '#12706A',
+  accentTint: '#DCEDEA',
+  onAccent: '#FFFFFF',
+  layer: '#6C3B86',
+  layerTint: '#EEE3F3',
+  brick: '#A63A30',
+  brickTint: '#F7E2DE',
+  desk: '#CFCBBE',
+  family: {
+    move: '#2F6DB5',
+    view: '#12706A',
+    edit: '#9A4F96',
+    tool: '#B3701E',
+    time: '#3E7F3A',
+    system: '#6B7280',
+  },
+  ...RAIL,
+  ...FACES,
+  scene: SCENE,
+};
+
+export const GRAPHITE: Tokens = {
+  background: '#1B1F25',
+  sheet: '#23282F',
+  sunk: '#171A1F',
+  ink: '#ECEFF3',
+  soft: '#A3ABB6',
+  line: '#3A414B',
+  accent: '#5CC2B8',
+  accentTint: '#1F3B3A',
+  onAccent: '#10211F',
+  layer: '#C79BE0',
+  layerTint: '#33263B',
+  brick: '#F08A7E',
+  brickTint: '#3E2522',
+  desk: '#101317',
+  family: {
+    move: '#7FB2EE',
+    view: '#5CC2B8',
+    edit: '#D79AD3',
+    tool: '#E0A659',
+    time: '#8CC987',
+    system: '#9AA3AF',
+  },
+  ...RAIL,
+  rail: '#14181D',
+  railRaised: '#2C343F',
+  ...FACES,
+  scene: SCENE,
+};

@@ -1,0 +1,62 @@
+import { styled } from '@mui/material/styles';
+import type { Family } from '@nimble-lever/core/setup';
+import { FAMILY_NAMES } from '@nimble-lever/core/words';
+import { Keycap } from './Keycap.tsx';
+
+/** What a cell of the Board shows. */
+export interface CellFace {
+  /** `set` here, `inherited` from below, and whether that is an action, native or off. */
+  readonly source: 'set' | 'inherited';
+  readonly does: 'action' | 'native' | 'off';
+  readonly name: string;
+  readonly shortcut: string | null;
+  readonly family: Family | null;
+  readonly intent: string | null;
+  /** The name of the profile it is inherited from, or null. */
+  readonly from: string | null;
+  readonly hasNote: boolean;
+}
+
+const Box = styled('div')<{ ownerState: { face: CellFace; same: boolean } }>(
+  ({ theme: { vars }, ownerState: { face, same } }) => {
+    const tokens = vars?.palette.tokens;
+    const bar = face.source === 'set' && face.family ? tokens?.family[face.family] : 'transparent';
+    const hatch = `repeating-linear-gradient(135deg, ${tokens?.sunk} 0 6px, transparent 6px 12px)`;
+    return {
+      height: '100%',
+      display: 'flex',
+      alignItems: 'center',
+      gap: 8,
+      padding: '0 8px 0 9px',
+      borderLeft: `4px solid ${bar}`,
+      color: face.source === 'set' ? tokens?.ink : tokens?.soft,
+      fontStyle: face.does === 'native' ? 'italic' : 'normal',
+      backgroundImage: face.does === 'off' ? hatch : 'none',
+      backgroundColor: same ? tokens?.accentTint : 'transparent',
+      '& .name': { flex: 1, minWidth: 0, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' },
+      '& kbd': { opacity: 1, borderColor: face.source === 'set' ? undefined : tokens?.line },
+      '& .note': { width: 6, height: 6, borderRadius: 3, flex: 'none', backgroundColor: tokens?.soft },
+    };
+  },
+);
+
+/** One cell of the Board: what a control does in a program, set here or coming from below. */
+export function Cell({ face, same }: { readonly face: CellFace; readonly same: boolean }) {
+  return (
+    <Box ownerState={{ face, same }}>
+      <span className="name">{face.name}</span>
+      {face.hasNote && <span className="note" />}
+      {face.shortcut && <Keycap shortcut={face.shortcut} />}
+    </Box>
+  );
+}
+
+/** A cell in words, for its accessible name and its tooltip. */
+export function cellWords(face: CellFace): string {
+  const parts = [face.name];
+  if (face.shortcut) parts.push(face.shortcut);
+  if (face.family) parts.push(`${FAMILY_NAMES[face.family]} family`);
+  if (face.from) parts.push(`from ${face.from}`);
+  if (face.hasNote) parts.push('has a note');
+  return parts.join(', ');
+}

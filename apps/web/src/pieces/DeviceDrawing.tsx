@@ -1,0 +1,212 @@
+import { styled } from '@mui/material/styles';
+import type { Control, Device, Shape } from '@nimble-lever/core/devices';
+import { type KeyboardEvent, type PointerEvent, useEffect, useRef } from 'react';
+import { angleBetween, centreOf, wheelTurn } from './rotorGestures.ts';
+
+/** What the hand does to a drawn control. Turns are signed: clockwise, or away from the person, is positive. */
+export interface DeviceHandlers {
+  onDown(control: Control): void;
+  onUp(control: Control): void;
+  onTurn(control: Control, unit: 'degrees' | 'detents', amount: number): void;
+}
+
+interface Props extends DeviceHandlers {
+  readonly device: Device;
+  /** Controls that are down or were just used. */
+  readonly lit: ReadonlySet<string>;
+  readonly selected: string | null;
+  /** How far each rotor has been turned, in degrees; for its mark. */
+  readonly angles: Readonly<Record<string, number>>;
+  /** What a control is called to someone who does not see it. */
+  readonly hint: (control: Control) => string;
+}
+
+const Svg = styled('svg')(({ theme: { vars } }) => ({
+  display: 'block',
+  width: '100%',
+  height: '100%',
+  touchAction: 'none',
+  '& .body': { fill: vars?.palette.tokens.background, stroke: vars?.palette.text.primary },
+  '& .control': { cursor: 'pointer', outline: 'none' },
+  '& .control .face': { fill: vars?.palette.tokens.sheet, stroke: vars?.palette.text.primary },
+  '& .control .cap': { fill: vars?.palette.tokens.sunk, stroke: vars?.palette.text.secondary },
+  '& .control .mark': { fill: vars?.palette.text.primary, stroke: 'none' },
+  '& .control .reach': { fill: 'transparent', stroke: 'transparent' },
+  '& .control:hover .face': { fill: vars?.palette.tokens.sunk },
+  '& .control.selected .face': { strokeWidth: 2.5, stroke: vars?.palette.text.primary },
+  '& .control.lit .face, & .control.lit .cap': {
+    fill: vars?.palette.tokens.accentTint,
+    stroke: vars?.palette.tokens.accent,
+  },
+  '& .control:focus-visible .face': { stroke: vars?.palette.tokens.accent, strokeWidth: 3 },
+  '& *': { vectorEffect: 'non-scaling-stroke', strokeWidth: 1.3 },
+}));
+
+/** A device drawn from its own geometry, in millimetres. Each control can be pressed and turned. */
+export function DeviceDrawing({ device, lit, selected, angles, hint, ...handlers }: Props) {
+  return (
+    <Svg viewBox={`0 0 ${device.width} ${device.height}`} role="group" aria-label={device.name}>
+      {device.body.map((shape, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: the outline never changes order.
+        <ShapeMark key={i} shape={shape} className="body" />
+      ))}
+      {device.controls.map((control) => (
+        <ControlMark
+          key={control.id}
+          control={control}
+          label={`${device.name}, ${hint(control)}`}
+          lit={lit.has(control.id)}
+          selected={selected === control.id}
+          angle={angles[control.id] ?? 0}
+          {...handlers}
+        />
+      ))}
+    </Svg>
+  );
+}
+
+interface MarkProps extends DeviceHandlers {
+  readonly control: Control;
+  readonly label: string;
+  readonly lit: boolean;
+  readonly selected: boolean;
+  readonly angle: number;
+}
+
+function ControlMark({ control, label, lit, selected, angle, onDown, onUp, onTurn }: MarkProps) {
+  const element = useRef<SVGGElement>(null);
+  const keyHeld = useRef(false);
+  const drag = useRef<{ x: number; y: number; pressing: boolean } | null>(null);
+  const step = control.rotor?.kind === 'continuous' ? control.rotor.stepDegrees : 0;
+  const turnSteps = (steps: number) =>
+    step > 0 ? onTurn(control, 'degrees', steps * step) : onTurn(control, 'detents', steps);
+
+  // React listens to wheels passively; a turn must keep the page from scrolling.
+  const latest = useRef(turnSteps);
+  latest.current = turnSteps;
+  const turns = control.rotor !== null;
+  const away = control.kind === 'wheel';
+  useEffect(() => {
+    const node = element.current;
+    if (!node || !turns) return;
+    const onWheel = (event: WheelEvent) => {
+      event.preventDefault();
+      const steps = wheelTurn(event, away);
+      if (steps !== 0) latest.current(steps);
+    };
+    node.addEventListener('wheel', onWheel, { passive: false });
+    return () => node.removeEventListener('wheel', onWheel);
+  }, [turns, away]);
+
+  const onPointerDown = (event: PointerEvent<SVGGElement>) => {
+    if (event.button !== 0) return;
+    event.currentTarget.setPointerCapture(event.pointerId);
+    const onCap = event.target instanceof Element && event.target.closest('[data-cap]') !== null;
+    const pressing = control.canPress && (control.rotor === null || control.cap === null || onCap);
+    drag.current = { x: event.clientX, y: event.clientY, pressing };
+    if (pressing) onDown(control);
+  };
+  const onPointerMove = (event: PointerEvent<SVGGElement>) => {
+    const from = drag.current;
+    if (!from || from.pressing || !control.rotor) return;
+    const to = { x: event.clientX, y: event.clientY };
+    const degrees = angleBetween(centreOf(event.currentTarget), from, to);
+    if (degrees === 0) return;
+    drag.current = { ...to, pressing: false };
+    onTurn(control, 'degrees', degrees);
+  };
+  const onPointerEnd = () => {
+    const from = drag.current;
+    drag.current = null;
+    if (from?.pressing) onUp(control);
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (event.ctrlKey || event.altKey || event.metaKey) return;
+    const direction = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
+    if (direction !== undefined && control.rotor) {
+      event.preventDefault();
+      event.stopPropagation();
+      turnSteps(direction);
+    } else if ((event.key === ' ' || event.key === 'Enter') && control.canPress) {
+      event.preventDefault();
+      event.stopPropagation();
+      if (event.repeat || keyHeld.current) return;
+      keyHeld.current = true;
+      onDown(control);
+    }
+  };
+  const onKeyEnd = () => {
+    if (!keyHeld.current) return;
+    keyHeld.current = false;
+    onUp(control);
+  };
+  const onKeyUp = (event: KeyboardEvent) => {
+    if (event.key === ' ' || event.key === 'Enter') onKeyEnd();
+  };
+
+  return (
+    // biome-ignore lint/a11y/useSemanticElements: SVG has no button element.
+    <g
+      ref={element}
+      role="button"
+      tabIndex={0}
+      aria-label={label}
+      data-control={control.id}
+      className={`control${lit ? ' lit' : ''}${selected ? ' selected' : ''}`}
+      onPointerDown={onPointerDown}
+      onPointerMove={onPointerMove}
+      onPointerUp={onPointerEnd}
+      onPointerCancel={onPointerEnd}
+      onKeyDown={onKeyDown}
+      onKeyUp={onKeyUp}
+      onBlur={onKeyEnd}
+    >
+      <ShapeMark shape={control.shape} className="reach" reach={4} />
+      <ShapeMark shape={control.shape} className="face" />
+      {control.cap && (
+        <g data-cap="">
+          <ShapeMark shape={control.cap} className="cap" />
+        </g>
+      )}
+      {control.cap?.kind === 'circle' && (
+        <circle
+          className="mark"
+          cx={control.cap.cx}
+          cy={control.cap.cy - control.cap.r * 0.72}
+          r={Math.max(1.4, control.cap.r * 0.12)}
+          transform={`rotate(${angle} ${control.cap.cx} ${control.cap.cy})`}
+        />
+      )}
+    </g>
+  );
+}
+
+function ShapeMark({
+  shape,
+  className,
+  reach = 0,
+}: {
+  readonly shape: Shape;
+  readonly className: string;
+  readonly reach?: number;
+}) {
+  switch (shape.kind) {
+    case 'rect': {
+      const { x, y, width, height, radius } = shape;
+      return (
+        <rect
+          className={className}
+          x={x - reach}
+          y={y - reach}
+          width={width + 2 * reach}
+          height={height + 2 * reach}
+          rx={radius}
+        />
+      );
+    }
+    case 'circle':
+      return <circle className={className} cx={shape.cx} cy={shape.cy} r={shape.r + reach / 2} />;
+    case 'path':
+      return <path className={className} d={shape.d} />;
+  }
+}

@@ -1,0 +1,44 @@
+import { styled } from '@mui/material/styles';
+import type { FACE_COLOURS } from '@nimble-lever/core/setup';
+import { FACE_ICONS } from './faceIcons.ts';
+
+const Key = styled('div')<{ ownerState: { colour: (typeof FACE_COLOURS)[number] } }>(
+  ({ theme: { vars }, ownerState: { colour } }) => ({
+    width: 76,
+    height: 76,
+    flex: 'none',
+    borderRadius: 12,
+    padding: 6,
+    display: 'flex',
+    flexDirection: 'column',
+    alignItems: 'center',
+    justifyContent: 'center',
+    gap: 6,
+    overflow: 'hidden',
+    textAlign: 'center',
+    fontSize: 12,
+    lineHeight: 1.15,
+    fontWeight: 650,
+    overflowWrap: 'anywhere',
+    color: vars?.palette.tokens.onFace,
+    backgroundColor: vars?.palette.tokens.face[colour],
+    border: `1px solid ${vars?.palette.divider}`,
+  }),
+);
+
+interface Props {
+  readonly label: string;
+  readonly icon: string | null;
+  readonly colour: (typeof FACE_COLOURS)[number];
+}
+
+/** A control's face as a key shows it. */
+export function FaceKey({ label, icon, colour }: Props) {
+  const Icon = icon ? FACE_ICONS[icon]?.icon : undefined;
+  return (
+    <Key ownerState={{ colour }} aria-hidden>
+      {Icon && <Icon size={22} strokeWidth={2.25} />}
+      <span>{label}</span>
+    </Key>
+  );
+}

@@ -1,0 +1,79 @@
+import { styled } from '@mui/material/styles';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import { PRESS_STYLES } from '@nimble-lever/core/setup';
+import { type RefObject, useMemo } from 'react';
+import { selectCompiled } from '../../../app/setup/selectors.ts';
+import { useAppSelector } from '../../../app/store.ts';
+import { WORDS } from '../words.ts';
+import { CommandChooser } from './CommandChooser.tsx';
+import { PulseDrawing } from './PulseDrawing.tsx';
+import { pulsesOf } from './pulses.ts';
+import { RecordField } from './RecordField.tsx';
+import { Section } from './Section.tsx';
+import type { CellEdits } from './useCellEdits.ts';
+
+const Fields = styled('div')({
+  display: 'grid',
+  gridTemplateColumns: '1fr 1fr',
+  gap: 8,
+  alignItems: 'start',
+});
+const Style = styled('div')(({ theme: { vars } }) => ({
+  display: 'flex',
+  alignItems: 'center',
+  gap: 12,
+  fontSize: 12,
+  color: vars?.palette.text.secondary,
+  '& b': { color: vars?.palette.text.primary, fontWeight: 650 },
+}));
+
+interface Props {
+  readonly edits: CellEdits;
+  readonly chooserRef: RefObject<HTMLInputElement | null>;
+  readonly onDone: () => void;
+}
+
+/** What a cell sends and how it is sent, with the pulses that come out. */
+export function DoesSection({ edits, chooserRef, onDone }: Props) {
+  const { cell, binding, turns, style, setStyle } = edits;
+  const compiled = useAppSelector(selectCompiled);
+  const pulses = useMemo(() => pulsesOf(compiled, cell.slot), [compiled, cell.slot]);
+  const rotor = cell.row.control.rotor;
+  const sends = binding?.behaviour.kind === 'action';
+  return (
+    <Section title={WORDS.does}>
+      <Fields>
+        <CommandChooser edits={edits} inputRef={chooserRef} onDone={onDone} />
+        <RecordField edits={edits} onDone={onDone} />
+      </Fields>
+      <Style>
+        {turns && rotor ? (
+          <span>
+            {rotor.kind === 'continuous' ? WORDS.every(`${rotor.stepDegrees}°`) : WORDS.every('detent')} ·{' '}
+            {WORDS.turnTaps}
+          </span>
+        ) : (
+          <>
+            <span>{WORDS.pressStyle}</span>
+            <ToggleButtonGroup
+              exclusive
+              size="small"
+              aria-label={WORDS.pressStyle}
+              value={sends ? style : null}
+              disabled={!sends}
+              onChange={(_event, next) => next && setStyle(next)}
+            >
+              {PRESS_STYLES.map((choice) => (
+                <ToggleButton key={choice} value={choice}>
+                  {WORDS[choice]}
+                </ToggleButton>
+              ))}
+            </ToggleButtonGroup>
+          </>
+        )}
+      </Style>
+      <PulseDrawing pulses={pulses} label={`${pulses.length} sent`} />
+    </Section>
+  );
+}

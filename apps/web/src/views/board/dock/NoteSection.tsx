@@ -1,0 +1,36 @@
+import Button from '@mui/material/Button';
+import OutlinedInput from '@mui/material/OutlinedInput';
+import { Play } from 'lucide-react';
+import { useNavigate } from 'react-router';
+import { useDraft } from '../useDraft.ts';
+import { WORDS } from '../words.ts';
+import { Section } from './Section.tsx';
+import type { CellEdits } from './useCellEdits.ts';
+
+/** A note to self, and the way to the proof. */
+export function NoteSection({ edits }: { readonly edits: CellEdits }) {
+  const { binding, setNote } = edits;
+  const navigate = useNavigate();
+  const note = useDraft(binding?.note ?? '', (text) => setNote(text.trim() || null));
+  return (
+    <Section title={WORDS.note}>
+      <OutlinedInput
+        {...note}
+        multiline
+        rows={3}
+        disabled={!binding}
+        placeholder={WORDS.notePlaceholder}
+        inputProps={{ 'aria-label': WORDS.note, maxLength: 1000 }}
+        sx={{ padding: 0 }}
+      />
+      <Button
+        variant="contained"
+        startIcon={<Play size={16} aria-hidden />}
+        sx={{ alignSelf: 'flex-start', marginTop: 1 }}
+        onClick={() => navigate('/rehearse')}
+      >
+        {WORDS.rehearse}
+      </Button>
+    </Section>
+  );
+}

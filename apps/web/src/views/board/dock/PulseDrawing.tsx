@@ -1,0 +1,38 @@
+import { styled } from '@mui/material/styles';
+import { type Pulse, TRIED_MS } from './pulses.ts';
+
+const WIDTH = 380;
+const HEIGHT = 26;
+const LOW = HEIGHT - 4;
+const HIGH = 4;
+/** A tap has no length of its own; it is drawn this wide to be seen. */
+const LEAST = 10;
+
+const Svg = styled('svg')(({ theme: { vars } }) => ({
+  display: 'block',
+  width: '100%',
+  height: HEIGHT,
+  fill: 'none',
+  '& .ground': { stroke: vars?.palette.divider },
+  '& .pulse': { stroke: vars?.palette.tokens.accent, strokeWidth: 1.5 },
+}));
+
+/** The pulses that come out, down to up, along the time of one use. */
+export function PulseDrawing({
+  pulses,
+  label,
+}: {
+  readonly pulses: readonly Pulse[];
+  readonly label: string;
+}) {
+  const x = (t: number) => (t / TRIED_MS) * WIDTH;
+  return (
+    <Svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} preserveAspectRatio="none" role="img" aria-label={label}>
+      <path className="ground" d={`M0 ${LOW}H${WIDTH}`} />
+      {pulses.map(({ from, to }) => {
+        const width = Math.max(LEAST, x(to) - x(from));
+        return <path key={from} className="pulse" d={`M${x(from)} ${LOW}V${HIGH}h${width}V${LOW}`} />;
+      })}
+    </Svg>
+  );
+}

@@ -1,0 +1,49 @@
+import Button from '@mui/material/Button';
+import { styled } from '@mui/material/styles';
+import { profileChain, resolveBehaviour } from '@nimble-lever/core/resolve';
+import { BASE_LAYER } from '@nimble-lever/core/setup';
+import { whyThisOne } from '@nimble-lever/core/words';
+import { WORDS } from '../words.ts';
+import type { CellEdits } from './useCellEdits.ts';
+
+const Box = styled('section')(({ theme: { vars } }) => ({
+  padding: '12px 16px',
+  minWidth: 0,
+  display: 'flex',
+  flexDirection: 'column',
+  '& h2': { margin: 0, fontSize: 15, fontWeight: 650 },
+  '& p': { margin: 0, fontSize: 12, lineHeight: 1.45, color: vars?.palette.text.secondary },
+  '& p b': { color: vars?.palette.text.primary, fontWeight: 650 },
+  '& .why': { marginTop: 8, flex: 1, overflow: 'auto' },
+  '& .choices': { display: 'flex', gap: 8, marginTop: 8 },
+}));
+
+/** Which cell this is, why it does what it does, and the three ways of not sending anything of one's own. */
+export function WhySection({ edits }: { readonly edits: CellEdits }) {
+  const { cell, setup, binding, setBehaviour } = edits;
+  const { row, column, slot } = cell;
+  const chain = profileChain(setup, slot.profile);
+  const resolution = resolveBehaviour(chain, [BASE_LAYER], slot.device, slot.control, slot.trigger);
+  const kind = binding?.behaviour.kind ?? 'inherit';
+  const choice = (name: string, own: 'inherit' | 'native' | 'off', choose: () => void) => (
+    <Button variant={kind === own ? 'contained' : 'outlined'} aria-pressed={kind === own} onClick={choose}>
+      {name}
+    </Button>
+  );
+  return (
+    <Box aria-label={`${row.name} in ${column.name}`}>
+      <h2>{row.name}</h2>
+      <p>
+        {row.device.name}, in <b>{column.name}</b>
+      </p>
+      <p className="why">
+        <b>{WORDS.why}</b> {whyThisOne(setup, resolution, slot.profile)}
+      </p>
+      <div className="choices">
+        {choice(WORDS.inherit, 'inherit', () => setBehaviour(null))}
+        {choice(WORDS.native, 'native', () => setBehaviour({ kind: 'native' }))}
+        {choice(WORDS.off, 'off', () => setBehaviour({ kind: 'off' }))}
+      </div>
+    </Box>
+  );
+}

@@ -1,0 +1,127 @@
+import Button from '@mui/material/Button';
+import { styled } from '@mui/material/styles';
+import { accountOf, sentOf } from '@nimble-lever/core/words';
+import { memo, useMemo } from 'react';
+import { happeningsCleared } from '../../app/engine/engineSlice.ts';
+import { feed } from '../../app/engine/feed.ts';
+import { selectSetup } from '../../app/setup/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { Keycap } from '../../pieces/Keycap.tsx';
+import { type AccountItem, accountItems } from './accountItems.ts';
+import { HeldNow } from './HeldNow.tsx';
+import { WORDS } from './words.ts';
+
+const Box = styled('aside')(({ theme: { vars } }) => ({
+  width: 336,
+  flex: 'none',
+  display: 'flex',
+  flexDirection: 'column',
+  minHeight: 0,
+  borderLeft: `1px solid ${vars?.palette.divider}`,
+  backgroundColor: vars?.palette.tokens.sheet,
+  '& > header': {
+    flex: 'none',
+    display: 'flex',
+    alignItems: 'baseline',
+    justifyContent: 'space-between',
+    padding: '12px 16px 10px',
+    borderBottom: `1px solid ${vars?.palette.divider}`,
+  },
+  '& h2': { margin: 0, fontSize: 13, fontWeight: 650 },
+  '& > header span': { fontSize: 12, color: vars?.palette.text.secondary },
+  '& .list': { flex: 1, minHeight: 0, overflow: 'auto', margin: 0, padding: 0, listStyle: 'none' },
+  '& .empty': { padding: '14px 16px', margin: 0, color: vars?.palette.text.secondary },
+  '& footer': {
+    flex: 'none',
+    display: 'flex',
+    gap: 8,
+    padding: '10px 16px',
+    borderTop: `1px solid ${vars?.palette.divider}`,
+  },
+}));
+
+const Entry = styled('li')(({ theme: { vars, typography } }) => ({
+  display: 'grid',
+  gridTemplateColumns: '64px 1fr',
+  gap: '2px 8px',
+  padding: '8px 16px 9px',
+  borderBottom: `1px solid ${vars?.palette.divider}`,
+  '& time': {
+    fontFamily: typography.mono,
+    fontSize: 12,
+    color: vars?.palette.text.secondary,
+    lineHeight: '20px',
+  },
+  '& .did': { display: 'flex', flexWrap: 'wrap', gap: '3px 6px', alignItems: 'center', lineHeight: '20px' },
+  '& .did b': { fontWeight: 650 },
+  '& p': { gridColumn: 2, margin: 0, fontSize: 12, lineHeight: 1.4, color: vars?.palette.text.secondary },
+  '& p.ran': { color: vars?.palette.tokens.accent },
+}));
+
+/** What happened and why, newest first; what is held; and a way to let go. */
+export function Account() {
+  const dispatch = useAppDispatch();
+  const happenings = useAppSelector((state) => state.engine.happenings);
+  const items = useMemo(() => accountItems(happenings), [happenings]);
+  return (
+    <Box aria-label={WORDS.happened}>
+      <header>
+        <h2>{WORDS.happened}</h2>
+        <span>{WORDS.newest}</span>
+      </header>
+      {items.length === 0 ? (
+        <p className="list empty">{WORDS.nothingYet}</p>
+      ) : (
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: a list that scrolls is reached by keyboard.
+        <ol className="list" aria-live="polite" aria-relevant="additions" tabIndex={0}>
+          {items.map((item) => (
+            <AccountEntry key={item.key} item={item} />
+          ))}
+        </ol>
+      )}
+      <HeldNow />
+      <footer>
+        <Button onClick={() => dispatch(feed({ kind: 'reset' }))}>{WORDS.letGo}</Button>
+        <Button onClick={() => dispatch(happeningsCleared())} disabled={items.length === 0}>
+          {WORDS.clear}
+        </Button>
+      </footer>
+    </Box>
+  );
+}
+
+const AccountEntry = memo(function AccountEntry({ item }: { readonly item: AccountItem }) {
+  const setup = useAppSelector(selectSetup);
+  const { explanation, ran } = item;
+  const { subject, did, why } = accountOf(setup, explanation);
+  const used = explanation.outcome.kind === 'pressed' || explanation.outcome.kind === 'turned';
+  const sent = used ? sentOf(explanation.strokes) : [];
+  return (
+    <Entry>
+      <time>{WORDS.seconds(explanation.t)}</time>
+      <span className="did">
+        {used ? (
+          <>
+            {subject} <b>{did}</b> →
+            {sent.map(({ text, count }) => (
+              <span key={text}>
+                <Keycap shortcut={text} /> {count > 1 && `×${count}`}
+              </span>
+            ))}
+            {sent.length === 0 && ` ${WORDS.nothing}`}
+          </>
+        ) : (
+          <>
+            <b>{subject}</b> {did}
+          </>
+        )}
+      </span>
+      <p>{why}</p>
+      {ran.map(({ program, command, said, count }) => (
+        <p key={`${program} ${command}`} className="ran">
+          {WORDS.runs(program, command, count)} {said}
+        </p>
+      ))}
+    </Entry>
+  );
+});

@@ -1,0 +1,41 @@
+import { styled } from '@mui/material/styles';
+import { legendOf } from '@nimble-lever/core/keys';
+import { deviceName, triggerNameIn } from '@nimble-lever/core/words';
+import { selectSetup } from '../../app/setup/selectors.ts';
+import { useAppSelector } from '../../app/store.ts';
+import { Keycap } from '../../pieces/Keycap.tsx';
+import { WORDS } from './words.ts';
+
+const Box = styled('section')(({ theme: { vars } }) => ({
+  flex: 'none',
+  padding: '10px 16px 12px',
+  minHeight: 66,
+  borderTop: `1px solid ${vars?.palette.divider}`,
+  backgroundColor: vars?.palette.tokens.background,
+  '& h2': { margin: '0 0 6px' },
+  '& p': { margin: 0, fontSize: 12, color: vars?.palette.text.secondary },
+  '& p + p': { marginTop: 4 },
+}));
+
+/** Every key and button that is down now, and what holds it. */
+export function HeldNow() {
+  const setup = useAppSelector(selectSetup);
+  const held = useAppSelector((state) => state.engine.engine.held);
+  const holding = Object.values(held).filter(({ codes, buttons }) => codes.length + buttons.length > 0);
+  return (
+    <Box aria-label={WORDS.held}>
+      <h2>{WORDS.held}</h2>
+      {holding.length === 0 && <p>{WORDS.nothingHeld}</p>}
+      {holding.map(({ device, control, trigger, codes, buttons }) => (
+        <p key={`${device}/${control}`}>
+          <Keycap
+            shortcut={[...codes.map(legendOf), ...buttons.map((button) => `Mouse button ${button + 1}`)].join(
+              '+',
+            )}
+          />{' '}
+          {deviceName(setup, device)}, {triggerNameIn(setup, device, control, trigger).toLowerCase()}
+        </p>
+      ))}
+    </Box>
+  );
+}

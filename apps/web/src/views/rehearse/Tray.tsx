@@ -1,0 +1,123 @@
+import { styled } from '@mui/material/styles';
+import { type Control, type Device, triggersOf } from '@nimble-lever/core/devices';
+import type { Setup } from '@nimble-lever/core/setup';
+import { describeAction } from '@nimble-lever/core/words';
+import { useState } from 'react';
+import type { Happening } from '../../app/engine/engineSlice.ts';
+import { feed } from '../../app/engine/feed.ts';
+import { selectSetup } from '../../app/setup/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { useFlash } from '../../app/useFlash.ts';
+import { DeviceDrawing } from '../../pieces/DeviceDrawing.tsx';
+import { WORDS } from './words.ts';
+
+const Box = styled('section')(({ theme: { vars } }) => ({
+  flex: 'none',
+  height: 214,
+  display: 'grid',
+  gridAutoFlow: 'column',
+  gridAutoColumns: 'minmax(200px, 1fr)',
+  gap: 12,
+  padding: '10px 16px',
+  overflowX: 'auto',
+  borderTop: `1px solid ${vars?.palette.divider}`,
+  backgroundColor: vars?.palette.tokens.background,
+}));
+
+const Card = styled('div')(({ theme: { vars } }) => ({
+  display: 'flex',
+  flexDirection: 'column',
+  minHeight: 0,
+  padding: '7px 10px 10px',
+  borderRadius: 12,
+  border: `1px solid ${vars?.palette.divider}`,
+  backgroundColor: vars?.palette.tokens.sheet,
+  '&[data-latest=true]': {
+    borderColor: vars?.palette.text.primary,
+    boxShadow: `inset 0 0 0 1px ${vars?.palette.text.primary}`,
+  },
+  '& header': { display: 'flex', justifyContent: 'space-between', gap: 8, fontSize: 12, height: 18 },
+  '& header b': { fontWeight: 650, whiteSpace: 'nowrap' },
+  '& header span': {
+    color: vars?.palette.text.secondary,
+    whiteSpace: 'nowrap',
+    overflow: 'hidden',
+    textOverflow: 'ellipsis',
+  },
+  '& .drawing': { flex: 1, minHeight: 0, paddingTop: 6 },
+}));
+
+/** The rig's devices to press and turn. */
+export function Tray() {
+  const dispatch = useAppDispatch();
+  const setup = useAppSelector(selectSetup);
+  const held = useAppSelector((state) => state.engine.engine.held);
+  const happenings = useAppSelector((state) => state.engine.happenings);
+  const { lit, flash } = useFlash();
+  const [angles, setAngles] = useState<Readonly<Record<string, Readonly<Record<string, number>>>>>({});
+  const latest = happenings.find(({ explanation }) => 'control' in explanation.event);
+
+  const turn = (device: Device, control: Control, unit: 'degrees' | 'detents', amount: number) => {
+    const degrees =
+      unit === 'detents' && control.rotor?.kind === 'detented'
+        ? amount * control.rotor.detentDegrees
+        : amount;
+    setAngles((before) => {
+      const own = before[device.id] ?? {};
+      return { ...before, [device.id]: { ...own, [control.id]: (own[control.id] ?? 0) + degrees } };
+    });
+    flash(`${device.id}/${control.id}`);
+    dispatch(feed({ kind: 'turn', device: device.id, control: control.id, unit, amount }));
+  };
+  return (
+    <Box aria-label={WORDS.tray} title={WORDS.trayHint}>
+      {setup.devices.map((device) => (
+        <Card key={device.id} data-latest={deviceOf(latest) === device.id}>
+          <header>
+            <b>{device.name}</b>
+            <span>{deviceOf(latest) === device.id && latest ? doneWords(setup, latest) : ''}</span>
+          </header>
+          <div className="drawing">
+            <DeviceDrawing
+              device={device}
+              lit={litOf(device, [...lit, ...Object.keys(held)])}
+              selected={null}
+              angles={angles[device.id] ?? {}}
+              hint={(control) => hintOf(control)}
+              onDown={({ id }) => dispatch(feed({ kind: 'down', device: device.id, control: id }))}
+              onUp={({ id }) => dispatch(feed({ kind: 'up', device: device.id, control: id }))}
+              onTurn={(control, unit, amount) => turn(device, control, unit, amount)}
+            />
+          </div>
+        </Card>
+      ))}
+    </Box>
+  );
+}
+
+function deviceOf(happening: Happening | undefined): string | null {
+  const event = happening?.explanation.event;
+  return event && 'device' in event ? event.device : null;
+}
+
+function litOf(device: Device, keys: readonly string[]): ReadonlySet<string> {
+  return new Set(
+    keys.filter((key) => key.startsWith(`${device.id}/`)).map((key) => key.slice(device.id.length + 1)),
+  );
+}
+
+function hintOf(control: Control): string {
+  const turns = triggersOf(control).includes('clockwise') ? ', arrow keys turn it' : '';
+  return `${control.name}${control.canPress ? ', Space presses it' : ''}${turns}`;
+}
+
+/** The name of what a device did last. */
+function doneWords(setup: Setup, { explanation: { outcome } }: Happening): string {
+  if (outcome.kind !== 'pressed' && outcome.kind !== 'turned') return '';
+  const { decided } = outcome.resolution;
+  if (!decided) return 'native';
+  const { behaviour } = decided.binding;
+  const profile = setup.profiles[decided.profile];
+  if (behaviour.kind !== 'action' || !profile) return behaviour.kind;
+  return describeAction(setup, profile, behaviour.action).name;
+}

@@ -1,0 +1,65 @@
+import type { Explanation } from '@nimble-lever/core/engine';
+import type { Happening, Ran } from '../../app/engine/engineSlice.ts';
+
+/** Turns of one control this close together are told as one: milliseconds. */
+const TOGETHER_MS = 700;
+
+/** One entry of the account: an event, or a run of turns told as one. */
+export interface AccountItem {
+  readonly key: number;
+  readonly explanation: Explanation;
+  readonly ran: readonly (Ran & { readonly count: number })[];
+}
+
+/** The account, newest first: what is worth telling, with turns that belong together added up. */
+export function accountItems(happenings: readonly Happening[]): readonly AccountItem[] {
+  const items: AccountItem[] = [];
+  for (const { explanation, ran } of happenings.toReversed()) {
+    if (!isWorthTelling(explanation)) continue;
+    const last = items.at(-1);
+    const joined = last ? joinTurns(last.explanation, explanation) : null;
+    if (last && joined)
+      items[items.length - 1] = { ...last, explanation: joined, ran: countRan(last.ran, ran) };
+    else items.push({ key: explanation.seq, explanation, ran: countRan([], ran) });
+  }
+  return items.toReversed();
+}
+
+function isWorthTelling({ outcome, event, changes }: Explanation): boolean {
+  if (outcome.kind === 'released') return outcome.silent;
+  if (event.kind === 'edited') return changes.length > 0;
+  return outcome.kind !== 'noted';
+}
+
+/** Two turns of a control the same way, one soon after the other, as one; null where they are not. */
+function joinTurns(a: Explanation, b: Explanation): Explanation | null {
+  if (a.event.kind !== 'turn' || b.event.kind !== 'turn') return null;
+  if (a.outcome.kind !== 'turned' || b.outcome.kind !== 'turned') return null;
+  const [from, to] = [a.outcome.resolution, b.outcome.resolution];
+  const same =
+    from.device === to.device &&
+    from.control === to.control &&
+    from.trigger === to.trigger &&
+    from.decided?.binding === to.decided?.binding &&
+    a.event.unit === b.event.unit;
+  if (!same || b.t - a.t > TOGETHER_MS) return null;
+  return {
+    ...b,
+    event: { ...b.event, amount: a.event.amount + b.event.amount },
+    outcome: { ...b.outcome, steps: a.outcome.steps + b.outcome.steps },
+    strokes: [...a.strokes, ...b.strokes],
+  };
+}
+
+function countRan(before: AccountItem['ran'], more: readonly Ran[]): AccountItem['ran'] {
+  const counted = [...before];
+  for (const ran of more) {
+    const at = counted.findIndex(
+      ({ program, command }) => program === ran.program && command === ran.command,
+    );
+    const known = counted[at];
+    if (known) counted[at] = { ...ran, count: known.count + 1 };
+    else counted.push({ ...ran, count: 1 });
+  }
+  return counted;
+}

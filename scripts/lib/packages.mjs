@@ -1,0 +1,60 @@
+import { existsSync } from 'node:fs';
+import path from 'node:path';
+import { ROOT } from './places.mjs';
+import { quiet, run } from './run.mjs';
+import { Stop, say } from './say.mjs';
+import { hashOf, isStamped, stamp } from './stamp.mjs';
+
+/** Installs the npm packages of the lock file, unless those are what is installed. */
+export function ensureNpmPackages() {
+  const modules = path.join(ROOT, 'node_modules');
+  const file = path.join(modules, '.nimble-lever-stamp');
+  const hash = hashOf([path.join(ROOT, 'package-lock.json')]);
+  if (isStamped(file, hash)) return;
+  say('Installing npm packages (about a minute the first time)…');
+  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: ROOT });
+  stamp(file, hash);
+}
+
+/** Installs a Debian package unless `isThere` finds what it brings. */
+export function ensureDebianPackage(name, isThere) {
+  if (isThere()) return;
+  const command = `apt-get install -y --no-install-recommends ${name}`;
+  if (!existsSync('/usr/bin/apt-get')) {
+    throw new Stop(`${name} is missing, and this is not a Debian system. Install ${name} and start again.`);
+  }
+  const asRoot = process.getuid?.() === 0;
+  if (!asRoot && !mayUseSudo()) {
+    throw new Stop(
+      `${name} is missing. Install it as an administrator and start again:\n\n  sudo ${command}\n`,
+    );
+  }
+  say(`Installing Debian's ${name}…`);
+  const [program, prefix] = asRoot ? ['apt-get', []] : ['sudo', ['apt-get']];
+  const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
+  const install = [...prefix, 'install', '-y', '--no-install-recommends', name];
+  const updated = quiet(program, [...prefix, 'update'], { env });
+  if (!updated.ok)
+    say('The list of Debian packages could not be brought up to date; trying with the one that is here.');
+  const installed = quiet(program, install, { env });
+  if (!installed.ok || !isThere()) {
+    throw new Stop(
+      `${name} could not be installed. This was tried:\n\n  ${command}\n\n${installed.output.slice(-1500)}`,
+    );
+  }
+}
+
+/** With a terminal sudo may ask for the password; without one it must not need to. */
+function mayUseSudo() {
+  if (!quiet('sudo', ['-V']).ok) return false;
+  return process.stdin.isTTY
+    ? quiet('sudo', ['-v'], { stdio: 'inherit' }).ok
+    : quiet('sudo', ['-n', 'true']).ok;
+}
+
+/** Installs Debian's Chromium where it is missing; gives its path. */
+export function ensureChromium() {
+  const browser = '/usr/bin/chromium';
+  ensureDebianPackage('chromium', () => existsSync(browser));
+  return browser;
+}
