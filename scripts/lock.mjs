@@ -7,11 +7,26 @@ import path from 'node:path';
 import { ROOT } from './lib/places.mjs';
 import { run } from './lib/run.mjs';
 
-const SYSTEMS = ['aix', 'android', 'darwin', 'freebsd', 'linux', 'netbsd', 'openbsd', 'openharmony', 'sunos', 'win32'];
+const SYSTEMS = [
+  'aix',
+  'android',
+  'darwin',
+  'freebsd',
+  'linux',
+  'netbsd',
+  'openbsd',
+  'openharmony',
+  'sunos',
+  'win32',
+];
 const CPUS = ['arm64', 'x64', 'arm', 'ia32', 'loong64', 'mips64el', 'ppc64', 'riscv64', 's390x', 'wasm32'];
 
 const file = path.join(ROOT, 'package-lock.json');
-run('npm', ['install', '--package-lock-only', '--omit-lockfile-registry-resolved=false', '--loglevel=error'], { cwd: ROOT });
+run(
+  'npm',
+  ['install', '--package-lock-only', '--omit-lockfile-registry-resolved=false', '--loglevel=error'],
+  { cwd: ROOT },
+);
 const lock = JSON.parse(readFileSync(file, 'utf8'));
 const added = {};
 for (const entry of Object.values(lock.packages)) {
@@ -19,7 +34,12 @@ for (const entry of Object.values(lock.packages)) {
   for (const [name, version] of Object.entries(entry.optionalDependencies ?? {})) {
     const system = systemOf(name);
     if (system && !lock.packages[`node_modules/${name}`]) {
-      added[`node_modules/${name}`] = { version, ...system, ...(entry.dev ? { dev: true } : {}), optional: true };
+      added[`node_modules/${name}`] = {
+        version,
+        ...system,
+        ...(entry.dev ? { dev: true } : {}),
+        optional: true,
+      };
     }
   }
 }

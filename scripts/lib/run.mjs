@@ -6,7 +6,7 @@ export function run(command, args, options = {}) {
   const done = spawnSync(command, args, { stdio: 'inherit', ...options });
   if (done.error) throw done.error;
   if (done.status !== 0)
-    throw new Error(`${command} ${args.join(' ')} ended with ${done.status ?? done.signal}.`);
+    throw new Stop(`${command} ${args.join(' ')} ended with ${done.status ?? done.signal}.`);
 }
 
 /** Runs a command quietly: whether it succeeded, and what it printed. */

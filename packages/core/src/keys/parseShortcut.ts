@@ -14,19 +14,21 @@ export type ShortcutProblem =
 /** The longest text taken for a shortcut, in characters. */
 export const SHORTCUT_MAX_LENGTH = 60;
 
-const MODIFIER_WORDS: Readonly<Record<string, ModifierName>> = {
-  ctrl: 'ctrl',
-  control: 'ctrl',
-  ctl: 'ctrl',
-  shift: 'shift',
-  alt: 'alt',
-  option: 'alt',
-  meta: 'meta',
-  cmd: 'meta',
-  command: 'meta',
-  win: 'meta',
-  super: 'meta',
-};
+const MODIFIER_WORDS: ReadonlyMap<string, ModifierName> = new Map(
+  Object.entries({
+    ctrl: 'ctrl',
+    control: 'ctrl',
+    ctl: 'ctrl',
+    shift: 'shift',
+    alt: 'alt',
+    option: 'alt',
+    meta: 'meta',
+    cmd: 'meta',
+    command: 'meta',
+    win: 'meta',
+    super: 'meta',
+  } as const),
+);
 
 const KEY_WORDS: Readonly<Record<string, string>> = {
   esc: 'Escape',
@@ -82,7 +84,7 @@ export function parseShortcut(text: string): Result<Shortcut, ShortcutProblem> {
   let found: { readonly code: string; readonly token: string } | null = null;
   for (const token of tokensOf(trimmed)) {
     if (token === '') return refuse({ code: 'shortcut-gap' });
-    const modifier = MODIFIER_WORDS[token.toLowerCase()];
+    const modifier = MODIFIER_WORDS.get(token.toLowerCase());
     if (modifier) {
       if (asked.has(modifier)) return refuse({ code: 'shortcut-modifier-twice', token });
       asked.add(modifier);

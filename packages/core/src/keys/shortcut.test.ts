@@ -40,6 +40,7 @@ test.each([
   ['Ctrl+', { code: 'shortcut-gap' }],
   ['+Z', { code: 'shortcut-gap' }],
   ['Ctrl+Wobble', { code: 'shortcut-unknown-key', token: 'Wobble' }],
+  ['__proto__', { code: 'shortcut-unknown-key', token: '__proto__' }],
   ['A+B', { code: 'shortcut-two-keys', first: 'A', token: 'B' }],
   ['Ctrl+Control+A', { code: 'shortcut-modifier-twice', token: 'Control' }],
   ['A'.repeat(61), { code: 'shortcut-too-long', length: 61 }],

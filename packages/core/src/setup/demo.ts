@@ -105,7 +105,7 @@ const hushboxProfile = (): Profile =>
 export function demoSetup(): Setup {
   return {
     name: 'Saltmarsh Paper Theatre',
-    devices: [pocketMouse('pocket-mouse'), benchDial('bench-dial'), twelvePad('twelve-pad')],
+    devices: [benchDial('bench-dial'), pocketMouse('pocket-mouse'), twelvePad('twelve-pad')],
     commonCommands: demoCommonCommands(),
     programs: [larkframe(), brindle(), hushbox()],
     layers: [{ id: BASE_LAYER, name: 'Base' }],

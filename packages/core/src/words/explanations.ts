@@ -1,4 +1,4 @@
-import type { Ended, Explanation, Outcome } from '../engine/index.ts';
+import type { Ended, EventOf, Explanation, Outcome } from '../engine/index.ts';
 import { legendOf } from '../keys/index.ts';
 import type { Resolution } from '../resolve/index.ts';
 import { nextUnder } from '../resolve/index.ts';
@@ -52,14 +52,21 @@ type ControlEvent = Extract<Explanation['event'], { kind: 'down' | 'up' | 'turn'
 
 function didControl(setup: Setup, event: ControlEvent, outcome: Outcome): string {
   const { device, control } = event;
-  if (event.kind === 'turn') {
-    const trigger = outcome.kind === 'turned' ? outcome.resolution.trigger : 'clockwise';
-    const name = triggerNameIn(setup, device, control, trigger).toLowerCase();
-    const unit = event.unit === 'degrees' ? '°' : Math.abs(event.amount) === 1 ? ' detent' : ' detents';
-    return `${name} ${tidy(Math.abs(event.amount))}${unit}`;
-  }
+  if (event.kind === 'turn') return turnedWords(setup, event, outcome);
   const name = triggerNameIn(setup, device, control, 'press').toLowerCase();
   return event.kind === 'down' ? name : `${name} came up`;
+}
+
+/** `turned 108°` for a dial, `upper knob turned back 2 detents` for one of several, `wheel up 1 detent`. */
+function turnedWords(setup: Setup, event: EventOf<'turn'>, outcome: Outcome): string {
+  const { device, control, amount, unit } = event;
+  const back = outcome.kind === 'turned' && outcome.resolution.trigger === 'anticlockwise';
+  const size = tidy(Math.abs(amount));
+  const much = unit === 'degrees' ? `${size}°` : `${size} ${size === '1' ? 'detent' : 'detents'}`;
+  const known = setup.devices.find(({ id }) => id === device)?.controls.find(({ id }) => id === control);
+  if (known?.kind === 'wheel') return `${known.name.toLowerCase()} ${back ? 'down' : 'up'} ${much}`;
+  const which = known && known.kind !== 'dial' ? `${known.name.toLowerCase()} ` : '';
+  return `${which}turned ${back ? 'back ' : ''}${much}`;
 }
 
 function whyOf(setup: Setup, { outcome, event }: Explanation): string {

@@ -54,7 +54,7 @@ export function FrontChip() {
   const name = engine.front ? profileNameOfFront(setup, engine.front.executable) : WORDS.nothing;
   const shown = engine.pinned ? profileName(setup, engine.pinned) : name;
   const changed = rehearsing && frontDelay !== null && !engine.pinned;
-  const more = changed ? WORDS.changed(frontDelay.toFixed(1)) : WORDS.follows(deviceWords(setup));
+  const more = changed ? WORDS.changed(frontDelay) : WORDS.follows(deviceWords(setup));
   const since = frontSince === null ? WORDS.chip : WORDS.since(timeWords(frontSince));
   return (
     <>

@@ -10,7 +10,10 @@ export const WORDS = {
   pin: (name: string) => `Stay with ${name}`,
   chip: 'Which profile applies',
   follows: (devices: string) => `— ${devices} follow it`,
-  changed: (ms: string) => `— changed ${ms} ms after the window did`,
+  changed: (ms: number) =>
+    ms < 0.1
+      ? '— changed less than 0.1 ms after the window did'
+      : `— changed ${ms.toFixed(1)} ms after the window did`,
   since: (time: string) => `In front since ${time}. Click to pin a profile or go back to automatic.`,
   undo: (what: string) => `Undo: ${what}`,
   redo: (what: string) => `Redo: ${what}`,

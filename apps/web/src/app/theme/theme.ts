@@ -116,7 +116,7 @@ export const theme = createTheme({
       },
     },
     MuiTooltip: {
-      defaultProps: { enterDelay: 400, disableInteractive: true },
+      defaultProps: { enterDelay: 400, disableInteractive: true, describeChild: true },
       styleOverrides: { tooltip: { fontSize: SIZE.s, fontWeight: 400 } },
     },
     MuiMenuItem: { styleOverrides: { root: { fontSize: SIZE.m, minHeight: 32 } } },

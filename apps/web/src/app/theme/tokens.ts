@@ -40,6 +40,7 @@ const SCENE = {
   umbrella: '#9A4F96',
   onion: '#9A4F96',
   rain: '#8FA6AE',
+  table: '#C9C5B8',
   paper: '#FBFAF5',
   pencil: '#B9B3A2',
   paints: ['#3C4B66', '#9A4F96', '#C28A34', '#3E7F3A', '#A63A30'],

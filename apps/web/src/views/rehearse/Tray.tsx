@@ -55,7 +55,9 @@ export function Tray() {
   const happenings = useAppSelector((state) => state.engine.happenings);
   const { lit, flash } = useFlash();
   const [angles, setAngles] = useState<Readonly<Record<string, Readonly<Record<string, number>>>>>({});
-  const latest = happenings.find(({ explanation }) => 'control' in explanation.event);
+  const latest = happenings.find(
+    ({ explanation: { outcome } }) => outcome.kind === 'pressed' || outcome.kind === 'turned',
+  );
 
   const turn = (device: Device, control: Control, unit: 'degrees' | 'detents', amount: number) => {
     const degrees =

@@ -14,7 +14,7 @@ const Box = styled('aside')(({ theme: { vars } }) => ({
   flex: 'none',
   height: HEIGHT,
   display: 'grid',
-  gridTemplateColumns: 'minmax(210px, 1fr) minmax(330px, 1.75fr) minmax(240px, 1.15fr) minmax(170px, 0.85fr)',
+  gridTemplateColumns: 'minmax(210px, 1fr) minmax(330px, 1.75fr) minmax(284px, 1.15fr) minmax(170px, 0.85fr)',
   borderTop: `1px solid ${vars?.palette.divider}`,
   backgroundColor: vars?.palette.tokens.sheet,
   overflow: 'auto',

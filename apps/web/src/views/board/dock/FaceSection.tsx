@@ -48,7 +48,7 @@ export function FaceSection({ edits }: { readonly edits: CellEdits }) {
             disabled={!binding}
             inputProps={{ 'aria-label': WORDS.label, maxLength: 24 }}
           />
-          <Row role="group" aria-label={WORDS.colour} style={{ gap: 7, flexWrap: 'wrap' }}>
+          <Row role="group" aria-label={WORDS.colour} style={{ gap: 5, flexWrap: 'wrap' }}>
             {FACE_COLOURS.map((colour) => (
               <Swatch
                 key={colour}

@@ -50,7 +50,8 @@ interface Props {
   /** The frame before, to show through. */
   readonly before: Pose | null;
   readonly magnified: boolean;
-  readonly label: string;
+  /** What one sees, for those who do not; null where the picture only repeats. */
+  readonly label: string | null;
 }
 
 const RAIN = Array.from({ length: 26 }, (_, i) => ({ x: (i * 53) % STAGE.width, y: (i * 37) % 150 }));
@@ -59,11 +60,12 @@ const RAIN = Array.from({ length: 26 }, (_, i) => ({ x: (i * 53) % STAGE.width, 
 export function HeronScene({ pose, before, magnified, label }: Props) {
   const { width, height } = STAGE;
   const middle = Math.max(width / 4, Math.min((width * 3) / 4, 20 + pose.x * 360));
+  const naming = label === null ? { 'aria-hidden': true } : { role: 'img', 'aria-label': label };
   const view = magnified
     ? `${middle - width / 4} ${height / 4} ${width / 2} ${height / 2}`
     : `0 0 ${width} ${height}`;
   return (
-    <Svg viewBox={view} preserveAspectRatio="xMidYMid slice" role="img" aria-label={label}>
+    <Svg viewBox={view} preserveAspectRatio="xMidYMid slice" {...naming}>
       <rect className="sky" width={width} height={height} />
       <path className="far" d={`M0 140 C90 96 190 110 260 132 S400 122 ${width} 108 V${height} H0Z`} />
       <path className="water" d={`M0 168 H${width} V${height} H0Z`} />

@@ -76,7 +76,7 @@ export function LarkframeView() {
             aria-current={i === at}
             onClick={() => dispatch(frameChosen(i))}
           >
-            <HeronScene pose={frame} before={null} magnified={false} label="" />
+            <HeronScene pose={frame} before={null} magnified={false} label={null} />
           </button>
         ))}
       </Strip>

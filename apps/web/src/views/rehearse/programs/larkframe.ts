@@ -25,7 +25,7 @@ export interface LarkframeState extends Film, Undoable<Film> {
 /** The pose the animator moves the puppets to next: the heron walks, and the umbrella opens as it rises. */
 export function poseAt(step: number): Pose {
   return {
-    x: 0.18 + 0.06 * step,
+    x: 0.1 + 0.045 * step,
     lift: 0.5 - 0.5 * Math.cos(step * 0.9),
     umbrella: -24 + 9 * step - 4 * Math.sin(step * 1.3),
   };

@@ -30,7 +30,7 @@ export function paintCanvas(canvas: HTMLCanvasElement, state: BrindleState, scen
   canvas.width = Math.round(box.width * ratio);
   canvas.height = Math.round(box.height * ratio);
   const scale = fitOf(box) * state.zoom * ratio;
-  context.fillStyle = scene.hillFar;
+  context.fillStyle = scene.table;
   context.fillRect(0, 0, canvas.width, canvas.height);
   context.translate(canvas.width / 2, canvas.height / 2);
   context.scale(scale, scale);
@@ -60,6 +60,8 @@ function paintMark(
   context.beginPath();
   context.moveTo(first[0], first[1]);
   for (const [x, y] of points) context.lineTo(x, y);
+  // A line without length is not drawn, not even its round ends.
+  if (points.length === 1) context.lineTo(first[0] + 0.01, first[1]);
   context.stroke();
 }
 

@@ -1,0 +1,58 @@
+import { type EngineEvent, simulate } from '@nimble-lever/core/engine';
+import { demoSetup } from '@nimble-lever/core/setup';
+import { accountOf, sentOf } from '@nimble-lever/core/words';
+import { accountItems } from './accountItems.ts';
+
+const dial = { device: 'bench-dial', control: 'dial' };
+const turn = (t: number, amount: number): EngineEvent => ({
+  kind: 'turn',
+  t,
+  ...dial,
+  unit: 'degrees',
+  amount,
+});
+const front: EngineEvent = { kind: 'front', t: 0, window: { executable: 'larkframe', class: '', title: '' } };
+const ran = { program: 'Larkframe', command: 'Step one frame on', said: '' };
+
+function told(events: readonly EngineEvent[]): string[] {
+  const setup = demoSetup();
+  const { explanations } = simulate(setup, events);
+  const happenings = explanations.map((explanation) => ({
+    explanation,
+    ran: explanation.strokes
+      .filter(({ kind }) => kind === 'key-down')
+      .map((_, i) => ({ ...ran, said: `Frame ${i}.` })),
+  }));
+  return accountItems(happenings.toReversed()).map(({ explanation, ran: done }) => {
+    const { did } = accountOf(setup, explanation);
+    const sent = sentOf(explanation.strokes).map(({ text, count }) => `${text}×${count}`);
+    return [did, ...sent, ...done.map(({ count }) => `ran×${count}`)].join(' ');
+  });
+}
+
+test('turns the same way soon after one another are told as one, newest first', () => {
+  expect(told([front, turn(10, 10), turn(60, 10), turn(110, 34)])).toEqual([
+    'turned 54° ArrowRight×3 ran×3',
+    'came to the front',
+  ]);
+});
+
+test('a pause, or a turn back, begins a new entry', () => {
+  expect(told([front, turn(10, 18), turn(800, 18), turn(850, -18)])).toEqual([
+    'turned back 18° ArrowLeft×1 ran×1',
+    'turned 18° ArrowRight×1 ran×1',
+    'turned 18° ArrowRight×1 ran×1',
+    'came to the front',
+  ]);
+});
+
+test('coming up is told only when it comes up in silence', () => {
+  const down: EngineEvent = { kind: 'down', t: 1, ...dial };
+  const up: EngineEvent = { kind: 'up', t: 3, ...dial };
+  expect(told([front, down, up, { kind: 'edited', t: 4 }])).toEqual([
+    'press Enter×1 ran×1',
+    'came to the front',
+  ]);
+  const gone: EngineEvent = { kind: 'front', t: 2, window: null };
+  expect(told([front, down, gone, up])[0]).toBe('press came up');
+});

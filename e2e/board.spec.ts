@@ -1,0 +1,143 @@
+import { cell, control, expect, open, saved, test } from './support/test.ts';
+
+test('the Board works from the keyboard: move, record, choose, clear, undo, redo', async ({
+  app,
+  quietPage: page,
+}) => {
+  await open(page, app.address, 'board');
+  await cell(page, 'Turn clockwise', 'Everywhere').click();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowDown');
+  const brindle = cell(page, 'Turn anticlockwise', 'Brindle');
+  await expect(brindle).toBeFocused();
+
+  await page.keyboard.press('r');
+  await page.keyboard.down('Control');
+  await page.keyboard.down('Shift');
+  await expect(page.getByRole('textbox', { name: /^Press keys/ })).toContainText('Ctrl+Shift');
+  await page.keyboard.press('K');
+  await page.keyboard.up('Shift');
+  await expect(page.getByRole('textbox', { name: /^Press keys/ })).toContainText('Ctrl+Shift+K');
+  await page.keyboard.up('Control');
+  await expect(brindle).toContainText('Ctrl+Shift+K');
+  await expect(brindle).toBeFocused();
+
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('eras');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect(brindle).toContainText('Eraser');
+  await expect(brindle).toBeFocused();
+
+  await page.keyboard.press('Delete');
+  await expect(brindle).toContainText('Scroll up');
+  await page.keyboard.press('Control+z');
+  await expect(brindle).toContainText('Eraser');
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await expect(brindle).toContainText('Brush smaller');
+  await page.keyboard.press('Control+Shift+z');
+  await expect(brindle).toContainText('Ctrl+Shift+K');
+
+  await page.keyboard.press('r');
+  await page.keyboard.press('Escape');
+  await expect(brindle).toBeFocused();
+  await expect(brindle).toContainText('Ctrl+Shift+K');
+});
+
+test('undo of an edit after a reload', async ({ app, quietPage: page }) => {
+  await open(page, app.address, 'board');
+  const takes = cell(page, 'Press', 'Larkframe');
+  await takes.click();
+  await page.getByRole('button', { name: 'Off', exact: true }).click();
+  await expect(takes).toContainText('off here');
+  await saved(page);
+  await page.reload();
+  await expect(takes).toContainText('off here');
+  await page.getByRole('button', { name: /^Undo: set Bench dial, press in Larkframe/ }).click();
+  await expect(takes).toContainText('Take the frame');
+  await saved(page);
+  await page.reload();
+  await expect(takes).toContainText('Take the frame');
+  await page.getByRole('button', { name: /^Redo/ }).click();
+  await expect(takes).toContainText('off here');
+});
+
+test('behaviour, press style, face and note are edited in the dock and kept', async ({
+  app,
+  quietPage: page,
+}) => {
+  await open(page, app.address, 'board');
+  const key = cell(page, 'Key 10', 'Hushbox');
+  await key.click();
+  await expect(page.getByRole('textbox', { name: 'Label' })).toBeDisabled();
+  await page.getByRole('textbox', { name: 'Shortcut' }).fill('ctrl+shift+m');
+  await page.keyboard.press('Enter');
+  await expect(key).toContainText('Ctrl+Shift+M');
+  await page.getByRole('button', { name: 'Tap', exact: true }).click();
+  await page.getByRole('textbox', { name: 'Label' }).fill('Mark rain');
+  await page.getByRole('button', { name: 'Colour: green' }).click();
+  await page.getByRole('combobox', { name: 'Icon' }).click();
+  await page.getByRole('option', { name: 'Marker' }).click();
+  await page.getByRole('textbox', { name: 'Note' }).fill('Every drop that hits the umbrella.');
+  await cell(page, 'Key 11', 'Hushbox').click();
+  await saved(page);
+
+  await page.reload();
+  await expect(key).toContainText('Mark rain');
+  await key.click();
+  await expect(page.getByRole('textbox', { name: 'Label' })).toHaveValue('Mark rain');
+  await expect(page.getByRole('button', { name: 'Tap', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await expect(page.getByRole('button', { name: 'Colour: green' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('combobox', { name: 'Icon' })).toContainText('Marker');
+  await expect(page.getByRole('textbox', { name: 'Note' })).toHaveValue('Every drop that hits the umbrella.');
+});
+
+test('bad input is refused in words and nothing is lost', async ({ app, quietPage: page }) => {
+  await open(page, app.address, 'board');
+  const takes = cell(page, 'Press', 'Larkframe');
+  await takes.click();
+  for (const [typed, words] of [
+    ['Ctrl+Wobble', '“Wobble” is not a key.'],
+    ['A+B', '“A” and “B” are two.'],
+    ['Ctrl+', 'A key is missing beside a “+”.'],
+  ] as const) {
+    await page.getByRole('textbox', { name: 'Shortcut' }).fill(typed);
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('alert')).toContainText(words);
+    await expect(page.getByRole('alert')).toContainText('Enter is kept.');
+    await expect(takes).toContainText('Take the frame');
+  }
+});
+
+test('a control and its row find each other; the real mouse is heard', async ({ app, quietPage: page }) => {
+  await open(page, app.address, 'board');
+  await control(page, 'Twelve pad', 'Lower knob').focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('gridcell', { selected: true })).toHaveAccessibleName(
+    /^Lower knob, clockwise in Larkframe/,
+  );
+  await cell(page, 'Key 3', 'Brindle').click();
+  await expect(page.locator('[data-control=key-3]')).toHaveClass(/selected/);
+
+  await page.mouse.move(640, 420);
+  await page.mouse.down({ button: 'middle' });
+  await expect(page.locator('[data-control=wheel]')).toHaveClass(/lit/);
+  await expect(page.getByRole('gridcell', { selected: true })).toHaveAccessibleName(
+    /^Wheel press in Brindle/,
+  );
+  await page.mouse.up({ button: 'middle' });
+  await expect(page.locator('[data-control=wheel]')).not.toHaveClass(/lit/);
+});
+
+test('hovering over a cell lights up every cell of the same intent', async ({ app, quietPage: page }) => {
+  await open(page, app.address, 'board');
+  await cell(page, 'Thumb, rear', 'Larkframe').hover();
+  await expect(cell(page, 'Thumb, rear', 'Hushbox')).toHaveAttribute('data-same', 'true');
+  await expect(cell(page, 'Thumb, rear', 'Brindle')).toHaveAttribute('data-same', 'true');
+  await expect(cell(page, 'Thumb, rear', 'Everywhere')).toHaveAttribute('data-same', 'false');
+});

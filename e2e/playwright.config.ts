@@ -1,0 +1,31 @@
+import { defineConfig } from '@playwright/test';
+
+/** Screenshots are taken by their own command, not by the tests. */
+const pictures = process.env.SCREENSHOTS === '1';
+
+export default defineConfig({
+  testDir: '.',
+  testMatch: pictures ? 'screenshots.ts' : '**/*.spec.ts',
+  outputDir: '../.local/test-results',
+  fullyParallel: false,
+  workers: 2,
+  retries: 0,
+  forbidOnly: true,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  use: {
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    trace: 'off',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+      ],
+    },
+  },
+});

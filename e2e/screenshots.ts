@@ -1,0 +1,34 @@
+import path from 'node:path';
+import { cell, control, open, test } from './support/test.ts';
+
+const FOLDER = path.resolve(import.meta.dirname, '../docs/screenshots');
+
+test.use({ reducedMotion: 'reduce' } as object);
+
+for (const theme of ['light', 'dark'] as const) {
+  test(`Board, ${theme}`, async ({ app, page }) => {
+    await page.emulateMedia({ colorScheme: theme });
+    await open(page, app.address, 'board');
+    await cell(page, 'Turn clockwise', 'Larkframe').click();
+    await page.waitForTimeout(700);
+    await page.screenshot({ path: path.join(FOLDER, `board-${theme}.png`) });
+  });
+
+  test(`Rehearse, ${theme}`, async ({ app, page }) => {
+    await page.emulateMedia({ colorScheme: theme });
+    await open(page, app.address, 'rehearse');
+    const dial = control(page, 'Bench dial', 'Dial');
+    await dial.focus();
+    for (let i = 0; i < 2; i++) await page.keyboard.press('ArrowLeft');
+    await page.keyboard.press('Space');
+    await control(page, 'Twelve pad', 'Key 9').click();
+    await page.getByRole('button', { name: 'Brindle', exact: true }).click();
+    await dial.focus();
+    for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowRight');
+    await control(page, 'Twelve pad', 'Key 1,').hover();
+    await page.mouse.down();
+    await page.waitForTimeout(600);
+    await page.screenshot({ path: path.join(FOLDER, `rehearse-${theme}.png`) });
+    await page.mouse.up();
+  });
+}

@@ -1,0 +1,49 @@
+import { randomBytes } from 'node:crypto';
+import { freePort } from '../../scripts/lib/cluster.mjs';
+import { dropDatabase, ensureDatabase, sibling } from '../../scripts/lib/databases.mjs';
+import { spawnServer } from '../../scripts/lib/server.mjs';
+
+/** A running server on a database of its own. */
+export interface RunningApp {
+  readonly address: string;
+  /** Ends the server as a crash would, at once. */
+  kill(): Promise<void>;
+  /** Starts it again on the same database and port. */
+  restart(): Promise<void>;
+  /** Stops it in order and drops its database. */
+  stop(): Promise<void>;
+}
+
+/** Starts the real server on a new, empty database of the test server: the demo is loaded. */
+export async function startApp(): Promise<RunningApp> {
+  const serverUrl = process.env.TEST_DATABASE_URL;
+  if (!serverUrl) throw new Error('TEST_DATABASE_URL is missing: run these tests by `npm test -- e2e`.');
+  const name = `nimble_lever_e2e_${randomBytes(6).toString('hex')}`;
+  await ensureDatabase(serverUrl, name);
+  const port = await freePort();
+  const address = `http://127.0.0.1:${port}`;
+  const settings = { DATABASE_URL: sibling(serverUrl, name), PORT: String(port), LOG_LEVEL: 'error' };
+  let running = await start(settings);
+  return {
+    address,
+    kill: async () => {
+      running.child.kill('SIGKILL');
+      await running.exited;
+    },
+    restart: async () => {
+      running = await start(settings);
+    },
+    stop: async () => {
+      running.child.kill('SIGTERM');
+      await running.exited;
+      await dropDatabase(serverUrl, name);
+    },
+  };
+}
+
+async function start(settings: Record<string, string>) {
+  const server = spawnServer(settings, { quietly: true });
+  const address = await server.ready;
+  if (address === null) throw new Error('The server did not start.');
+  return server;
+}

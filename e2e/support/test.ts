@@ -1,0 +1,58 @@
+import AxeBuilder from '@axe-core/playwright';
+import { test as base, expect, type Locator, type Page } from '@playwright/test';
+import { type RunningApp, startApp } from './app.ts';
+
+/** A test with a server and an empty database of its own; errors the page logs fail it. */
+export const test = base.extend<{ app: RunningApp; quietPage: Page }>({
+  // biome-ignore lint/correctness/noEmptyPattern: Playwright reads the first parameter's names.
+  app: async ({}, use) => {
+    const app = await startApp();
+    await use(app);
+    await app.stop();
+  },
+  quietPage: async ({ page }, use) => {
+    const errors: string[] = [];
+    page.on('pageerror', (error) => errors.push(error.message));
+    page.on('console', (message) => {
+      if (message.type() === 'error') errors.push(message.text());
+    });
+    await use(page);
+    expect(errors).toEqual([]);
+  },
+});
+
+export { expect };
+
+/** A cell of the Board by its row and column. */
+export function cell(page: Page, row: string, column: string): Locator {
+  return page.getByRole('gridcell', { name: new RegExp(`^${row} in ${column}:`) });
+}
+
+/** A drawn control by its device and the start of its name. */
+export function control(page: Page, device: string, name: string): Locator {
+  return page
+    .getByRole('group', { name: device })
+    .getByRole('button', { name: new RegExp(`^${device}, ${name}`) });
+}
+
+/** Opens a view and waits until the set-up is shown. */
+export async function open(page: Page, address: string, view: 'board' | 'rehearse'): Promise<void> {
+  await page.goto(`${address}/${view}`);
+  await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
+}
+
+/** Everything is saved. */
+export async function saved(page: Page): Promise<void> {
+  await expect(page.locator('[data-saving=saved]')).toBeVisible();
+}
+
+/** axe finds nothing serious or critical (WCAG 2.2 A and AA). */
+export async function expectAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
+  expect(
+    serious.map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(', ')}`),
+  ).toEqual([]);
+}

@@ -1,0 +1,31 @@
+import path from 'node:path';
+import { binOf, ROOT } from './places.mjs';
+import { runAside } from './run.mjs';
+import { say } from './say.mjs';
+
+const PROJECTS = [
+  'packages/core/tsconfig.json',
+  'packages/core/tsconfig.test.json',
+  'apps/server/tsconfig.json',
+  'apps/web/tsconfig.json',
+  'e2e/tsconfig.json',
+  'bench/tsconfig.json',
+];
+
+/** Runs the type checker on every workspace and the linter on everything; says which of them hold. */
+export async function checks() {
+  const results = [];
+  const tsc = binOf('typescript', ROOT, 'bin/tsc');
+  for (const project of PROJECTS) {
+    const holds = (await runAside(process.execPath, [tsc, '-p', path.join(ROOT, project)])) === 0;
+    results.push({ name: `types of ${path.dirname(project)}`, holds });
+  }
+  const biome = binOf('@biomejs/biome', ROOT, 'bin/biome');
+  const holds =
+    (await runAside(process.execPath, [biome, 'ci', '--colors=off', '--reporter=summary', ROOT], {
+      cwd: ROOT,
+    })) === 0;
+  results.push({ name: 'lint', holds });
+  for (const { name, holds: ok } of results) say(`${ok ? 'passed' : 'FAILED'}: ${name}`);
+  return results;
+}

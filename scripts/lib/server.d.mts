@@ -1,0 +1,10 @@
+import type { ChildProcess } from 'node:child_process';
+
+export function spawnServer(
+  settings: Record<string, string>,
+  options?: { quietly?: boolean },
+): {
+  child: ChildProcess;
+  ready: Promise<string | null>;
+  exited: Promise<{ code: number | null; signal: NodeJS.Signals | null }>;
+};

@@ -1,0 +1,84 @@
+#!/usr/bin/env node
+// Everything that is tested: types and lint, unit and property tests, end-to-end tests in Chromium, on a
+// database server of its own. Words after `npm test --` choose parts: check, unit, e2e; the rest is handed
+// to the runner (`npm test -- e2e board`).
+import { mkdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+import { ensureChromium, ensureNpmPackages } from './lib/packages.mjs';
+import { ensureLocal, ROOT } from './lib/places.mjs';
+import { main, Stop, say } from './lib/say.mjs';
+
+const PARTS = ['check', 'unit', 'e2e'];
+
+await main(async () => {
+  const asked = PARTS.filter((part) => process.argv.includes(part));
+  const parts = asked.length > 0 ? asked : PARTS;
+  const others = process.argv.slice(2).filter((word) => !PARTS.includes(word));
+  ensureNpmPackages();
+  const { Tally } = await import('./lib/tally.mjs');
+  const tally = new Tally();
+  if (parts.includes('check')) {
+    say('Types and lint…');
+    const { checks } = await import('./lib/checks.mjs');
+    for (const { holds } of await checks()) tally.check(holds);
+  }
+  if (parts.includes('unit') || parts.includes('e2e')) await withDatabase(parts, others, tally);
+  console.log(tally.line());
+  process.exitCode = tally.ok ? 0 : 1;
+});
+
+async function withDatabase(parts, others, tally) {
+  const { openServer } = await import('./lib/database.mjs');
+  const { runAside } = await import('./lib/run.mjs');
+  const { countJest, countPlaywright } = await import('./lib/tally.mjs');
+  const database = await openServer('test');
+  const leave = () => {
+    database.stop();
+    process.exit(130);
+  };
+  process.on('SIGINT', leave);
+  process.on('SIGTERM', leave);
+  const reports = path.join(ensureLocal(), 'reports');
+  mkdirSync(reports, { recursive: true });
+  const env = { ...process.env, TEST_DATABASE_URL: database.url };
+  try {
+    if (parts.includes('unit')) {
+      say('Unit and property tests…');
+      const report = path.join(reports, 'unit.json');
+      const args = ['--json', `--outputFile=${report}`, '--testLocationInResults', ...others];
+      await runNode('jest', 'bin/jest.js', ROOT, args, { stdio: ['ignore', 'ignore', 'inherit'] });
+      tally.add(countJest(readReport(report)));
+    }
+    if (parts.includes('e2e')) {
+      const { ensureBuilt } = await import('./lib/build.mjs');
+      ensureChromium();
+      ensureBuilt();
+      say('End-to-end tests in Chromium…');
+      const report = path.join(reports, 'e2e.json');
+      env.PLAYWRIGHT_JSON_OUTPUT_NAME = report;
+      await runNode('@playwright/test', 'cli.js', path.join(ROOT, 'e2e'), [
+        'test',
+        '--reporter=list,json',
+        ...others,
+      ]);
+      tally.add(countPlaywright(readReport(report)));
+    }
+  } finally {
+    database.stop();
+  }
+
+  async function runNode(name, program, cwd, args, options = {}) {
+    const { binOf } = await import('./lib/places.mjs');
+    const { rmSync } = await import('node:fs');
+    rmSync(path.join(reports, name === 'jest' ? 'unit.json' : 'e2e.json'), { force: true });
+    await runAside(process.execPath, [binOf(name, cwd, program), ...args], { cwd, env, ...options });
+  }
+}
+
+function readReport(file) {
+  try {
+    return JSON.parse(readFileSync(file, 'utf8'));
+  } catch {
+    throw new Stop(`The test runner left no report (${path.basename(file)}).\n0 passed, 1 failed`);
+  }
+}
