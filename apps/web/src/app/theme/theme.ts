@@ -19,6 +19,9 @@ declare module '@mui/material/styles' {
 /** Text sizes in px: small print, labels, text, headings, titles. */
 export const SIZE = { xs: 11, s: 12, m: 13, l: 15, xl: 20 } as const;
 
+/** The height of fields and buttons in px, so that they line up. */
+const FIELD = 32;
+
 const TEXT = '"Atkinson Hyperlegible Next Variable", system-ui, sans-serif';
 const MONO = '"Atkinson Hyperlegible Mono Variable", ui-monospace, monospace';
 
@@ -72,7 +75,7 @@ export const theme = createTheme({
       defaultProps: { variant: 'outlined', color: 'inherit', disableElevation: true, size: 'small' },
       styleOverrides: {
         root: ({ theme: { vars } }) => ({
-          minHeight: 30,
+          minHeight: FIELD,
           paddingInline: 12,
           borderColor: vars?.palette.divider,
           backgroundColor: vars?.palette.tokens.sheet,
@@ -95,15 +98,17 @@ export const theme = createTheme({
         root: ({ theme: { vars } }) => ({
           backgroundColor: vars?.palette.tokens.sheet,
           fontSize: SIZE.m,
+          minHeight: FIELD,
           '& .MuiOutlinedInput-notchedOutline': { borderColor: vars?.palette.divider },
         }),
-        input: { paddingBlock: 6, paddingInline: 10 },
+        input: { height: 18, paddingBlock: 7, paddingInline: 10 },
       },
     },
+    MuiAutocomplete: { styleOverrides: { inputRoot: { '&&': { height: FIELD, paddingBlock: 0 } } } },
     MuiToggleButton: {
       styleOverrides: {
         root: ({ theme: { vars } }) => ({
-          minHeight: 30,
+          minHeight: FIELD,
           paddingBlock: 2,
           paddingInline: 12,
           color: vars?.palette.text.primary,

@@ -16,7 +16,7 @@ const Row = styled('div')({ display: 'flex', gap: 8, alignItems: 'center' });
 const Recorder = styled('div')(({ theme: { vars } }) => ({
   flex: 1,
   minWidth: 0,
-  height: 34,
+  height: 32,
   display: 'flex',
   alignItems: 'center',
   gap: 8,
