@@ -15,5 +15,6 @@ export default {
       },
     ],
   },
+  testTimeout: 120_000,
   moduleFileExtensions: ['ts', 'tsx', 'mjs', 'js', 'json'],
 };

@@ -11,8 +11,8 @@ export default defineConfig({
   workers: 2,
   retries: 0,
   forbidOnly: true,
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  timeout: 180_000,
+  expect: { timeout: 30_000 },
   use: {
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',

@@ -47,7 +47,7 @@ const contentPolicy = {
   defaultSrc: ["'self'"],
   styleSrc: ["'self'", "'unsafe-inline'"],
   imgSrc: ["'self'", 'data:'],
-  connectSrc: ["'self'", 'ws:', 'wss:'],
+  connectSrc: ["'self'"],
   upgradeInsecureRequests: null,
 };
 

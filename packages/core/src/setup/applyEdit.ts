@@ -1,16 +1,11 @@
 import { ok, type Result, refuse } from '../result.ts';
+import type { Applied, AppliedSingle } from './applied.ts';
 import { type Binding, keyOf, type Slot } from './binding.ts';
 import { checkBinding } from './checkSetup.ts';
 import type { Edit, SingleEdit } from './edit.ts';
 import { addProgram, moveProgram, removeProgram, renameProgram } from './programEdits.ts';
 import type { Refusal } from './refusal.ts';
 import type { Setup } from './setup.ts';
-
-/** A set-up after an edit, with the edit that takes it back. */
-export interface Applied {
-  readonly setup: Setup;
-  readonly inverse: Edit;
-}
 
 /**
  * Applies one edit. The set-up given is left as it is; parts the edit does not touch are shared with it.
@@ -27,11 +22,6 @@ export function applyEdit(setup: Setup, edit: Edit): Result<Applied, Refusal> {
     inverses.unshift(applied.value.inverse);
   }
   return ok({ setup: current, inverse: { kind: 'together', edits: inverses } });
-}
-
-/** A single edit's outcome; its inverse is a single edit too. */
-export interface AppliedSingle extends Applied {
-  readonly inverse: SingleEdit;
 }
 
 function applySingle(setup: Setup, edit: SingleEdit): Result<AppliedSingle, Refusal> {

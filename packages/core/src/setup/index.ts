@@ -1,4 +1,5 @@
-export { type Applied, applyEdit } from './applyEdit.ts';
+export type { Applied } from './applied.ts';
+export { applyEdit } from './applyEdit.ts';
 export {
   type Action,
   actionSchema,

@@ -1,5 +1,5 @@
 import { ok, type Result, refuse } from '../result.ts';
-import type { AppliedSingle } from './applyEdit.ts';
+import type { AppliedSingle } from './applied.ts';
 import { checkProfile } from './checkSetup.ts';
 import type { SingleEdit } from './edit.ts';
 import type { Refusal } from './refusal.ts';

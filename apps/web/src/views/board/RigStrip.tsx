@@ -1,5 +1,6 @@
 import { styled } from '@mui/material/styles';
 import { type Control, type Device, type Trigger, triggersOf } from '@nimble-lever/core/devices';
+import { DeviceCard } from '../../pieces/DeviceCard.tsx';
 import { DeviceDrawing } from '../../pieces/DeviceDrawing.tsx';
 import { WORDS } from './words.ts';
 
@@ -8,27 +9,10 @@ const Strip = styled('section')({
   gridAutoFlow: 'column',
   gridAutoColumns: 'minmax(180px, 1fr)',
   gap: 12,
+  height: 152,
   padding: '10px 16px',
   overflowX: 'auto',
 });
-
-const Card = styled('div')(({ theme: { vars } }) => ({
-  display: 'flex',
-  flexDirection: 'column',
-  height: 132,
-  padding: '7px 10px 8px',
-  borderRadius: 12,
-  border: `1px solid ${vars?.palette.divider}`,
-  backgroundColor: vars?.palette.tokens.sheet,
-  '&[data-current=true]': {
-    boxShadow: `inset 0 0 0 1px ${vars?.palette.text.primary}`,
-    borderColor: vars?.palette.text.primary,
-  },
-  '& header': { display: 'flex', justifyContent: 'space-between', gap: 8, fontSize: 12 },
-  '& header b': { fontWeight: 650 },
-  '& header span': { color: vars?.palette.text.secondary, whiteSpace: 'nowrap' },
-  '& .drawing': { flex: 1, minHeight: 0, paddingTop: 4 },
-}));
 
 interface Props {
   readonly devices: readonly Device[];
@@ -42,26 +26,25 @@ export function RigStrip({ devices, selected, flashing, onUse }: Props) {
   return (
     <Strip aria-label={WORDS.rig}>
       {devices.map((device) => (
-        <Card key={device.id} data-current={selected?.device === device.id}>
-          <header>
-            <b>{device.name}</b>
-            <span>{countWords(device)}</span>
-          </header>
-          <div className="drawing">
-            <DeviceDrawing
-              device={device}
-              lit={litControls(device, flashing)}
-              selected={selected?.device === device.id ? selected.control : null}
-              angles={{}}
-              hint={(control) => control.name}
-              onDown={(control) => onUse(device, control, 'press')}
-              onUp={() => undefined}
-              onTurn={(control, _unit, amount) =>
-                onUse(device, control, amount > 0 ? 'clockwise' : 'anticlockwise')
-              }
-            />
-          </div>
-        </Card>
+        <DeviceCard
+          key={device.id}
+          name={device.name}
+          aside={countWords(device)}
+          current={selected?.device === device.id}
+        >
+          <DeviceDrawing
+            device={device}
+            lit={litControls(device, flashing)}
+            selected={selected?.device === device.id ? selected.control : null}
+            angles={{}}
+            hint={(control) => control.name}
+            onDown={(control) => onUse(device, control, 'press')}
+            onUp={() => undefined}
+            onTurn={(control, _unit, amount) =>
+              onUse(device, control, amount > 0 ? 'clockwise' : 'anticlockwise')
+            }
+          />
+        </DeviceCard>
       ))}
     </Strip>
   );

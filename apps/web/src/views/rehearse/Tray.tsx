@@ -8,6 +8,7 @@ import { feed } from '../../app/engine/feed.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { useFlash } from '../../app/useFlash.ts';
+import { DeviceCard } from '../../pieces/DeviceCard.tsx';
 import { DeviceDrawing } from '../../pieces/DeviceDrawing.tsx';
 import { WORDS } from './words.ts';
 
@@ -22,29 +23,6 @@ const Box = styled('section')(({ theme: { vars } }) => ({
   overflowX: 'auto',
   borderTop: `1px solid ${vars?.palette.divider}`,
   backgroundColor: vars?.palette.tokens.background,
-}));
-
-const Card = styled('div')(({ theme: { vars } }) => ({
-  display: 'flex',
-  flexDirection: 'column',
-  minHeight: 0,
-  padding: '7px 10px 10px',
-  borderRadius: 12,
-  border: `1px solid ${vars?.palette.divider}`,
-  backgroundColor: vars?.palette.tokens.sheet,
-  '&[data-latest=true]': {
-    borderColor: vars?.palette.text.primary,
-    boxShadow: `inset 0 0 0 1px ${vars?.palette.text.primary}`,
-  },
-  '& header': { display: 'flex', justifyContent: 'space-between', gap: 8, fontSize: 12, height: 18 },
-  '& header b': { fontWeight: 650, whiteSpace: 'nowrap' },
-  '& header span': {
-    color: vars?.palette.text.secondary,
-    whiteSpace: 'nowrap',
-    overflow: 'hidden',
-    textOverflow: 'ellipsis',
-  },
-  '& .drawing': { flex: 1, minHeight: 0, paddingTop: 6 },
 }));
 
 /** The rig's devices to press and turn. */
@@ -74,24 +52,23 @@ export function Tray() {
   return (
     <Box aria-label={WORDS.tray} title={WORDS.trayHint}>
       {setup.devices.map((device) => (
-        <Card key={device.id} data-latest={deviceOf(latest) === device.id}>
-          <header>
-            <b>{device.name}</b>
-            <span>{deviceOf(latest) === device.id && latest ? doneWords(setup, latest) : ''}</span>
-          </header>
-          <div className="drawing">
-            <DeviceDrawing
-              device={device}
-              lit={litOf(device, [...lit, ...Object.keys(held)])}
-              selected={null}
-              angles={angles[device.id] ?? {}}
-              hint={(control) => hintOf(control)}
-              onDown={({ id }) => dispatch(feed({ kind: 'down', device: device.id, control: id }))}
-              onUp={({ id }) => dispatch(feed({ kind: 'up', device: device.id, control: id }))}
-              onTurn={(control, unit, amount) => turn(device, control, unit, amount)}
-            />
-          </div>
-        </Card>
+        <DeviceCard
+          key={device.id}
+          name={device.name}
+          aside={deviceOf(latest) === device.id && latest ? doneWords(setup, latest) : ''}
+          current={deviceOf(latest) === device.id}
+        >
+          <DeviceDrawing
+            device={device}
+            lit={litOf(device, [...lit, ...Object.keys(held)])}
+            selected={null}
+            angles={angles[device.id] ?? {}}
+            hint={(control) => hintOf(control)}
+            onDown={({ id }) => dispatch(feed({ kind: 'down', device: device.id, control: id }))}
+            onUp={({ id }) => dispatch(feed({ kind: 'up', device: device.id, control: id }))}
+            onTurn={(control, unit, amount) => turn(device, control, unit, amount)}
+          />
+        </DeviceCard>
       ))}
     </Box>
   );

@@ -1,0 +1,47 @@
+import { styled } from '@mui/material/styles';
+import type { ReactNode } from 'react';
+
+const Card = styled('div')(({ theme: { vars } }) => ({
+  display: 'flex',
+  flexDirection: 'column',
+  minHeight: 0,
+  padding: '7px 10px 9px',
+  borderRadius: 12,
+  border: `1px solid ${vars?.palette.divider}`,
+  backgroundColor: vars?.palette.tokens.sheet,
+  '&[data-current=true]': {
+    borderColor: vars?.palette.text.primary,
+    boxShadow: `inset 0 0 0 1px ${vars?.palette.text.primary}`,
+  },
+  '& header': { display: 'flex', justifyContent: 'space-between', gap: 8, fontSize: 12, height: 18 },
+  '& header b': { fontWeight: 650, whiteSpace: 'nowrap' },
+  '& header span': {
+    color: vars?.palette.text.secondary,
+    whiteSpace: 'nowrap',
+    overflow: 'hidden',
+    textOverflow: 'ellipsis',
+  },
+  '& .drawing': { flex: 1, minHeight: 0, paddingTop: 4 },
+}));
+
+interface Props {
+  readonly name: string;
+  /** A few words at the right: how many controls, or what it did last. */
+  readonly aside: string;
+  readonly current: boolean;
+  /** The device's drawing. */
+  readonly children: ReactNode;
+}
+
+/** A device of the rig under its name. */
+export function DeviceCard({ name, aside, current, children }: Props) {
+  return (
+    <Card data-current={current}>
+      <header>
+        <b>{name}</b>
+        <span>{aside}</span>
+      </header>
+      <div className="drawing">{children}</div>
+    </Card>
+  );
+}

@@ -1,0 +1,32 @@
+import type { Stroke } from '../engine/index.ts';
+import { sentOf } from './sent.ts';
+
+/** `+KeyA -KeyA ~1 (0` as strokes. */
+const strokes = (text: string): Stroke[] =>
+  text
+    .split(' ')
+    .filter(Boolean)
+    .map((part): Stroke => {
+      const [sign, rest] = [part[0], part.slice(1)];
+      const common = { t: 0, cause: 1 };
+      if (sign === '~') return { ...common, kind: 'wheel', ticks: Number(rest) };
+      if (sign === '(' || sign === ')') {
+        return { ...common, kind: sign === '(' ? 'button-down' : 'button-up', button: Number(rest) };
+      }
+      return { ...common, kind: sign === '+' ? 'key-down' : 'key-up', code: rest };
+    });
+
+test.each([
+  ['', []],
+  ['+ControlLeft +KeyZ -KeyZ -ControlLeft', ['Ctrl+Z']],
+  ['+KeyA -KeyA +KeyA -KeyA +KeyB', ['A×2', 'B']],
+  ['+ShiftLeft', ['Shift']],
+  ['-ShiftLeft', []],
+  ['~-1 ~-1 ~1', ['Wheel ↓×2', 'Wheel ↑']],
+  ['(0 )0', ['Mouse button 1']],
+  ['+KeyA +KeyB', ['A+B']],
+])('%s reads as %j', (text, expected) => {
+  expect(
+    sentOf(strokes(text)).map(({ text: sent, count }) => (count > 1 ? `${sent}×${count}` : sent)),
+  ).toEqual(expected);
+});
