@@ -2,8 +2,8 @@ import { styled } from '@mui/material/styles';
 import type { FACE_COLOURS } from '@nimble-lever/core/setup';
 import { FACE_ICONS } from './faceIcons.ts';
 
-const Key = styled('div')<{ ownerState: { colour: (typeof FACE_COLOURS)[number] } }>(
-  ({ theme: { vars }, ownerState: { colour } }) => ({
+const Key = styled('div')<{ ownerState: { colour: (typeof FACE_COLOURS)[number]; blank: boolean } }>(
+  ({ theme: { vars }, ownerState: { colour, blank } }) => ({
     width: 76,
     height: 76,
     flex: 'none',
@@ -21,8 +21,8 @@ const Key = styled('div')<{ ownerState: { colour: (typeof FACE_COLOURS)[number] 
     fontWeight: 650,
     overflowWrap: 'anywhere',
     color: vars?.palette.tokens.onFace,
-    backgroundColor: vars?.palette.tokens.face[colour],
-    border: `1px solid ${vars?.palette.divider}`,
+    backgroundColor: blank ? 'transparent' : vars?.palette.tokens.face[colour],
+    border: `1px ${blank ? 'dashed' : 'solid'} ${vars?.palette.divider}`,
   }),
 );
 
@@ -30,13 +30,15 @@ interface Props {
   readonly label: string;
   readonly icon: string | null;
   readonly colour: (typeof FACE_COLOURS)[number];
+  /** Nothing is set, so there is no face: an empty key. */
+  readonly blank: boolean;
 }
 
 /** A control's face as a key shows it. */
-export function FaceKey({ label, icon, colour }: Props) {
+export function FaceKey({ label, icon, colour, blank }: Props) {
   const Icon = icon ? FACE_ICONS[icon]?.icon : undefined;
   return (
-    <Key ownerState={{ colour }} aria-hidden>
+    <Key ownerState={{ colour, blank }} aria-hidden>
       {Icon && <Icon size={22} strokeWidth={2.25} />}
       <span>{label}</span>
     </Key>

@@ -104,7 +104,14 @@ export const theme = createTheme({
         input: { height: 18, paddingBlock: 7, paddingInline: 10 },
       },
     },
-    MuiAutocomplete: { styleOverrides: { inputRoot: { '&&': { height: FIELD, paddingBlock: 0 } } } },
+    MuiAutocomplete: {
+      styleOverrides: {
+        inputRoot: {
+          '&.MuiOutlinedInput-root.MuiInputBase-sizeSmall': { height: FIELD, paddingBlock: 0 },
+          '&.MuiOutlinedInput-root.MuiInputBase-sizeSmall .MuiAutocomplete-input': { paddingBlock: 0 },
+        },
+      },
+    },
     MuiToggleButton: {
       styleOverrides: {
         root: ({ theme: { vars } }) => ({

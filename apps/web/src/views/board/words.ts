@@ -11,7 +11,7 @@ export const WORDS = {
   does: 'Does',
   chooseCommand: 'Choose a command',
   shortcut: 'Shortcut',
-  typeShortcut: 'Type or record one',
+  typeShortcut: 'Type one',
   record: 'Record',
   pressKeys: 'Press keys… they are taken as they come up.',
   escLeaves: 'Escape leaves',

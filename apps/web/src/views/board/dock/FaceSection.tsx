@@ -40,7 +40,7 @@ export function FaceSection({ edits }: { readonly edits: CellEdits }) {
   return (
     <Section title={WORDS.face}>
       <Row>
-        <FaceKey label={shownLabel} icon={face.icon} colour={face.colour ?? 'ink'} />
+        <FaceKey label={shownLabel} icon={face.icon} colour={face.colour ?? 'ink'} blank={!binding} />
         <Fields>
           <OutlinedInput
             {...label}
