@@ -16,6 +16,10 @@ for (const theme of ['light', 'dark'] as const) {
       await cell(page, 'Wheel press', 'Brindle').click();
       await page.keyboard.press('r');
       await expectAccessible(page);
+      await page.keyboard.press('Escape');
+      await page.keyboard.press('Control+k');
+      await page.keyboard.type('fit');
+      await expectAccessible(page);
     });
 
     test('axe finds nothing serious on Rehearse', async ({ app, quietPage: page }) => {

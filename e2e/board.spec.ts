@@ -46,6 +46,36 @@ test('the Board works from the keyboard: move, record, choose, clear, undo, redo
   await expect(brindle).toContainText('Ctrl+Shift+K');
 });
 
+test('what a cell does is copied into another program in that program’s words', async ({
+  app,
+  quietPage: page,
+}) => {
+  await open(page, app.address, 'board');
+  await cell(page, 'Thumb, rear', 'Brindle').click();
+  await page.keyboard.press('Control+c');
+  await cell(page, 'Key 11', 'Hushbox').click();
+  await page.keyboard.press('Control+v');
+  // Brindle's “Fit in window” is Ctrl+0; Hushbox has the same intent on F.
+  await expect(cell(page, 'Key 11', 'Hushbox')).toHaveText('Fit in windowF');
+  await page.keyboard.press('Shift+?');
+  await expect(page.getByRole('dialog', { name: 'Keys of the Board' })).toContainText('Record a shortcut');
+  await page.keyboard.press('Escape');
+  await expect(cell(page, 'Key 11', 'Hushbox')).toBeFocused();
+});
+
+test('Ctrl+K finds a command and goes to the control that runs it, from any view', async ({
+  app,
+  quietPage: page,
+}) => {
+  await open(page, app.address, 'rehearse');
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('split');
+  await expect(page.getByRole('option', { name: /^Split here/ })).toContainText('Bench dial, press');
+  await page.keyboard.press('Enter');
+  await expect(cell(page, 'Press', 'Hushbox')).toBeFocused();
+  await expect(cell(page, 'Press', 'Hushbox')).toHaveAttribute('aria-selected', 'true');
+});
+
 test('undo of an edit after a reload', async ({ app, quietPage: page }) => {
   await open(page, app.address, 'board');
   const takes = cell(page, 'Press', 'Larkframe');

@@ -2,7 +2,7 @@ import { cell, expect, open, saved, test } from './support/test.ts';
 
 test('two pages: an edit in one shows in the other by itself, and both can go on', async ({
   app,
-  quietPage: page,
+  page,
   context,
 }) => {
   const other = await context.newPage();

@@ -2,16 +2,27 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 
 const FLASH_MS = 450;
 
-/** Keys that are lit for a moment after `flash`. */
-export function useFlash(): { readonly lit: ReadonlySet<string>; readonly flash: (key: string) => void } {
+export interface Flash {
+  readonly lit: ReadonlySet<string>;
+  /** Lights a key until `fade`. */
+  readonly light: (key: string) => void;
+  /** Lets a key go dark in a moment, long enough to be seen. */
+  readonly fade: (key: string) => void;
+}
+
+/** Keys that light up while something is used, and for a moment after. */
+export function useFlash(): Flash {
   const [lit, setLit] = useState<ReadonlySet<string>>(new Set());
   const timers = useRef(new Map<string, ReturnType<typeof setTimeout>>());
   useEffect(() => () => timers.current.forEach(clearTimeout), []);
-  const flash = useCallback((key: string) => {
+  const light = useCallback((key: string) => {
     clearTimeout(timers.current.get(key));
     setLit((before) => new Set(before).add(key));
+  }, []);
+  const fade = useCallback((key: string) => {
+    clearTimeout(timers.current.get(key));
     const dim = () => setLit((before) => new Set([...before].filter((other) => other !== key)));
     timers.current.set(key, setTimeout(dim, FLASH_MS));
   }, []);
-  return { lit, flash };
+  return { lit, light, fade };
 }

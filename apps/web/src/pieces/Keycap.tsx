@@ -1,7 +1,8 @@
 import { styled } from '@mui/material/styles';
 import { displayShortcut, type Platform, parseShortcut } from '@nimble-lever/core/keys';
 
-const Cap = styled('kbd')(({ theme: { vars, typography } }) => ({
+/** The cap itself, for what is no shortcut in our notation. */
+export const Cap = styled('kbd')(({ theme: { vars, typography } }) => ({
   fontFamily: typography.mono,
   fontSize: 12,
   lineHeight: '16px',

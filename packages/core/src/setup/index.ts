@@ -1,3 +1,4 @@
+export { adaptBinding } from './adaptBinding.ts';
 export type { Applied } from './applied.ts';
 export { applyEdit } from './applyEdit.ts';
 export {

@@ -1,6 +1,7 @@
 import { styled } from '@mui/material/styles';
 import { Suspense } from 'react';
 import { Outlet, useLocation } from 'react-router';
+import { Find } from '../find/Find.tsx';
 import { selectSetup } from '../setup/selectors.ts';
 import { useAppSelector } from '../store.ts';
 import { FrontChip } from './FrontChip.tsx';
@@ -64,6 +65,7 @@ function TopBar() {
       <h1>{rehearsing ? WORDS.rehearse : setup.name}</h1>
       <FrontChip />
       <span className="fill" />
+      <Find />
       <span className="undo">
         <UndoButtons />
       </span>

@@ -70,6 +70,15 @@ export const theme = createTheme({
         },
       }),
     },
+    // Lines rather than lighter greys for what floats in the dark theme.
+    MuiPaper: {
+      styleOverrides: {
+        root: ({ theme: { vars } }) => ({
+          backgroundImage: 'none',
+          border: `1px solid ${vars?.palette.divider}`,
+        }),
+      },
+    },
     MuiButtonBase: { defaultProps: { disableRipple: true } },
     MuiButton: {
       defaultProps: { variant: 'outlined', color: 'inherit', disableElevation: true, size: 'small' },

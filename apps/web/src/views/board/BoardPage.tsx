@@ -1,13 +1,15 @@
 import { styled } from '@mui/material/styles';
-import type { Control, Device, Trigger } from '@nimble-lever/core/devices';
-import { useCallback, useRef } from 'react';
+import type { Device } from '@nimble-lever/core/devices';
+import { useCallback, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { useFlash } from '../../app/useFlash.ts';
 import { rowKey, slotAt } from './boardModel.ts';
 import { cellSelected } from './boardSlice.ts';
 import { Dock } from './dock/Dock.tsx';
+import { KeysHelp } from './KeysHelp.tsx';
 import { Matrix } from './Matrix.tsx';
 import { RigStrip } from './RigStrip.tsx';
+import type { Use } from './use.ts';
 import { selectBoard, selectCell } from './useBoard.ts';
 import { useRealMouse } from './useRealMouse.ts';
 
@@ -19,28 +21,28 @@ export function BoardPage() {
   const model = useAppSelector(selectBoard);
   const cell = useAppSelector(selectCell);
   const front = useAppSelector((state) => state.engine.engine.profile);
-  const { lit: flashing, flash } = useFlash();
+  const { lit: flashing, light, fade } = useFlash();
   const page = useRef<HTMLDivElement>(null);
   const chooser = useRef<HTMLInputElement>(null);
+  const [helping, setHelping] = useState(false);
+  const choose = useCallback(() => chooser.current?.focus(), []);
+  const openHelp = useCallback(() => setHelping(true), []);
 
   const use = useCallback(
-    (device: Device, control: Control, trigger: Trigger, select = true) => {
-      flash(rowKey({ device, control, trigger }));
+    (device: Device, { control, trigger, down, select }: Use) => {
+      const key = rowKey({ device, control, trigger });
+      if (!down) return fade(key);
+      light(key);
       if (!select) return;
       const row = model.rows.find((own) => own.control === control && own.trigger === trigger);
       const wanted = cell?.slot.profile ?? front;
       const column = model.columns.find(({ profile }) => profile.id === wanted) ?? model.columns[0];
       if (row && column) dispatch(cellSelected(slotAt(row, column)));
     },
-    [dispatch, flash, model, cell, front],
+    [dispatch, light, fade, model, cell, front],
   );
   const mouse = model.rows.find(({ device }) => device.kind === 'mouse')?.device;
-  const heard = useCallback(
-    (control: Control, trigger: Trigger, select: boolean) => {
-      if (mouse) use(mouse, control, trigger, select);
-    },
-    [mouse, use],
-  );
+  const heard = useCallback((heardUse: Use) => mouse && use(mouse, heardUse), [mouse, use]);
   useRealMouse(mouse, heard);
 
   const devices = [...new Set(model.rows.map(({ device }) => device))];
@@ -50,7 +52,8 @@ export function BoardPage() {
   return (
     <Page ref={page}>
       <RigStrip devices={devices} selected={cell?.slot ?? null} flashing={flashing} onUse={use} />
-      <Matrix model={model} flashing={flashing} front={front} onChoose={() => chooser.current?.focus()} />
+      <Matrix model={model} flashing={flashing} front={front} onChoose={choose} onHelp={openHelp} />
+      <KeysHelp open={helping} onClose={() => setHelping(false)} />
       <Dock chooserRef={chooser} onDone={() => setTimeout(focusCell)} />
     </Page>
   );

@@ -77,14 +77,15 @@ interface Props {
   /** The profile that is in front now. */
   readonly front: string;
   readonly onChoose: () => void;
+  readonly onHelp: () => void;
 }
 
 /** Controls × programs. One cell is selected and takes the keys. */
-export function Matrix({ model, flashing, front, onChoose }: Props) {
+export function Matrix({ model, flashing, front, onChoose, onHelp }: Props) {
   const cell = useAppSelector(selectCell);
   const recording = useAppSelector((state) => state.board.recording);
   const [intent, setIntent] = useState<string | null>(null);
-  const onKeyDown = useMatrixKeys(model, onChoose);
+  const onKeyDown = useMatrixKeys(model, onChoose, onHelp);
   return (
     <Scroller>
       <Table role="grid" aria-label={WORDS.matrix} onKeyDown={onKeyDown} onMouseLeave={() => setIntent(null)}>

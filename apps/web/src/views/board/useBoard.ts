@@ -1,10 +1,12 @@
-import { createSelector } from '@reduxjs/toolkit';
+import { profileChain, resolveBehaviour } from '@nimble-lever/core/resolve';
+import { adaptBinding } from '@nimble-lever/core/setup';
+import { createSelector, type UnknownAction } from '@reduxjs/toolkit';
 import { type KeyboardEvent, useCallback } from 'react';
 import { makeEdit } from '../../app/setup/edits.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
-import { type RootState, useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { type AppThunk, type RootState, useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { type BoardModel, boardModel, placeOf, slotAt } from './boardModel.ts';
-import { cellSelected, recordingStarted } from './boardSlice.ts';
+import { cellCopied, cellSelected, recordingStarted } from './boardSlice.ts';
 
 /** The matrix of the set-up shown. */
 export const selectBoard = createSelector([selectSetup], boardModel);
@@ -31,32 +33,71 @@ const MOVES: Readonly<Record<string, readonly [row: number, column: number]>> = 
   PageDown: [8, 0],
 };
 
-/** What keys do on the matrix: move, edit, record, go back to inherit. */
-export function useMatrixKeys(model: BoardModel, openChooser: () => void) {
+/** What keys do on the matrix: move, edit, record, go back to inherit, copy and paste, help. */
+export function useMatrixKeys(model: BoardModel, openChooser: () => void, openHelp: () => void) {
   const dispatch = useAppDispatch();
   const cell = useAppSelector(selectCell);
   return useCallback(
     (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.altKey || event.metaKey || !cell) return;
-      const target = targetOf(event.key, cell.at, model);
-      if (target) {
-        event.preventDefault();
-        const [row, column] = [model.rows[target.row], model.columns[target.column]];
-        if (row && column) dispatch(cellSelected(slotAt(row, column)));
-      } else if (event.key === 'Enter') {
-        event.preventDefault();
-        openChooser();
-      } else if (event.key === 'r' || event.key === 'R') {
-        event.preventDefault();
-        dispatch(recordingStarted());
-      } else if (event.key === 'Delete' && cell.face.source === 'set') {
-        event.preventDefault();
-        dispatch(makeEdit({ kind: 'set-binding', slot: cell.slot, binding: null }));
-      }
+      if (!cell) return;
+      const act = keyAction(event, cell, model, { openChooser, openHelp });
+      if (!act) return;
+      event.preventDefault();
+      const action = act();
+      if (action) dispatch(action);
     },
-    [dispatch, cell, model, openChooser],
+    [dispatch, cell, model, openChooser, openHelp],
   );
 }
+
+type Cell = NonNullable<ReturnType<typeof selectCell>>;
+type Act = () => AppThunk | UnknownAction | undefined;
+
+/** What a key is for; null where the matrix has no use for it. */
+function keyAction(
+  event: KeyboardEvent,
+  cell: Cell,
+  model: BoardModel,
+  open: { readonly openChooser: () => void; readonly openHelp: () => void },
+): Act | null {
+  const { key, ctrlKey, metaKey, altKey } = event;
+  if (altKey) return null;
+  if (ctrlKey || metaKey) {
+    if (key === 'c') return () => copyCell(cell);
+    return key === 'v' ? () => pasteInto(cell) : null;
+  }
+  const target = targetOf(key, cell.at, model);
+  if (target) {
+    const [row, column] = [model.rows[target.row], model.columns[target.column]];
+    return () => (row && column ? cellSelected(slotAt(row, column)) : undefined);
+  }
+  if (key === 'Enter') return () => void open.openChooser();
+  if (key === '?') return () => void open.openHelp();
+  if (key === 'r' || key === 'R') return () => recordingStarted();
+  if (key !== 'Delete' || cell.face.source !== 'set') return null;
+  return () => makeEdit({ kind: 'set-binding', slot: cell.slot, binding: null });
+}
+
+/** Copies what a cell does, wherever it comes from. */
+const copyCell =
+  ({ slot }: Cell): AppThunk =>
+  (dispatch, getState) => {
+    const chain = profileChain(selectSetup(getState()), slot.profile);
+    const { decided } = resolveBehaviour(chain, [slot.layer], slot.device, slot.control, slot.trigger);
+    if (decided) dispatch(cellCopied({ profile: decided.profile, binding: decided.binding }));
+  };
+
+/** Sets what was copied in a cell, in the words of its program. */
+const pasteInto =
+  ({ slot, column }: Cell): AppThunk =>
+  (dispatch, getState) => {
+    const setup = selectSetup(getState());
+    const { copied } = getState().board;
+    const from = copied ? setup.profiles[copied.profile] : undefined;
+    if (!copied || !from) return;
+    const binding = adaptBinding(setup, copied.binding, from, column.profile, slot.trigger);
+    dispatch(makeEdit({ kind: 'set-binding', slot, binding }));
+  };
 
 function targetOf(key: string, at: { row: number; column: number }, model: BoardModel) {
   const last = { row: model.rows.length - 1, column: model.columns.length - 1 };

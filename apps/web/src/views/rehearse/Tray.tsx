@@ -31,7 +31,7 @@ export function Tray() {
   const setup = useAppSelector(selectSetup);
   const held = useAppSelector((state) => state.engine.engine.held);
   const happenings = useAppSelector((state) => state.engine.happenings);
-  const { lit, flash } = useFlash();
+  const { lit, light, fade } = useFlash();
   const [angles, setAngles] = useState<Readonly<Record<string, Readonly<Record<string, number>>>>>({});
   const latest = happenings.find(
     ({ explanation: { outcome } }) => outcome.kind === 'pressed' || outcome.kind === 'turned',
@@ -46,7 +46,8 @@ export function Tray() {
       const own = before[device.id] ?? {};
       return { ...before, [device.id]: { ...own, [control.id]: (own[control.id] ?? 0) + degrees } };
     });
-    flash(`${device.id}/${control.id}`);
+    light(`${device.id}/${control.id}`);
+    fade(`${device.id}/${control.id}`);
     dispatch(feed({ kind: 'turn', device: device.id, control: control.id, unit, amount }));
   };
   return (

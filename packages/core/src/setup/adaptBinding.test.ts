@@ -1,0 +1,41 @@
+import { adaptBinding } from './adaptBinding.ts';
+import type { Binding } from './binding.ts';
+import { demoSetup } from './demo.ts';
+import type { Profile } from './setup.ts';
+
+const setup = demoSetup();
+const profile = (id: string) => setup.profiles[id] as Profile;
+const command = (id: string, style: 'follow' | 'tap' = 'follow'): Binding => ({
+  behaviour: { kind: 'action', action: { kind: 'command', command: id }, style },
+  face: null,
+  note: 'kept',
+});
+
+test.each([
+  ['a common command stays itself', 'everywhere', 'copy', 'brindle', { kind: 'command', command: 'copy' }],
+  [
+    'the same intent is taken where there is one',
+    'brindle',
+    'brindle-fit',
+    'hushbox',
+    { kind: 'command', command: 'hushbox-fit' },
+  ],
+  [
+    'an own command for a common one',
+    'larkframe',
+    'larkframe-redo',
+    'everywhere',
+    { kind: 'command', command: 'redo' },
+  ],
+  ['else the bare shortcut', 'larkframe', 'larkframe-onion', 'brindle', { kind: 'shortcut', shortcut: 'O' }],
+])('%s', (_name, from, id, to, action) => {
+  const adapted = adaptBinding(setup, command(id), profile(from), profile(to), 'press');
+  expect(adapted).toMatchObject({ behaviour: { action, style: 'follow' }, note: 'kept' });
+});
+
+test('a turn can only tap; off and native go anywhere', () => {
+  const turned = adaptBinding(setup, command('copy'), profile('everywhere'), profile('brindle'), 'clockwise');
+  expect(turned.behaviour).toMatchObject({ style: 'tap' });
+  const off: Binding = { behaviour: { kind: 'off' }, face: null, note: null };
+  expect(adaptBinding(setup, off, profile('everywhere'), profile('brindle'), 'clockwise')).toBe(off);
+});

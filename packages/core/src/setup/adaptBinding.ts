@@ -1,0 +1,34 @@
+import type { Trigger } from '../devices/index.ts';
+import type { Action, Binding } from './binding.ts';
+import { commandOf, type Profile, type Setup } from './setup.ts';
+
+/**
+ * A binding taken to another profile and trigger. A command that is not known there becomes that program's
+ * command of the same intent, or else the bare shortcut. A turn can only tap.
+ */
+export function adaptBinding(
+  setup: Setup,
+  binding: Binding,
+  from: Profile,
+  to: Profile,
+  trigger: Trigger,
+): Binding {
+  const { behaviour } = binding;
+  if (behaviour.kind !== 'action') return binding;
+  const style = trigger === 'press' ? behaviour.style : 'tap';
+  return {
+    ...binding,
+    behaviour: { ...behaviour, action: adaptAction(setup, behaviour.action, from, to), style },
+  };
+}
+
+function adaptAction(setup: Setup, action: Action, from: Profile, to: Profile): Action {
+  if (action.kind !== 'command' || commandOf(setup, to, action.command)) return action;
+  const command = commandOf(setup, from, action.command);
+  if (!command) return action;
+  const own = setup.programs.find(({ id }) => id === to.program)?.commands ?? [];
+  const same = [...own, ...setup.commonCommands].find(
+    ({ intent }) => intent !== null && intent === command.intent,
+  );
+  return same ? { kind: 'command', command: same.id } : { kind: 'shortcut', shortcut: command.shortcut };
+}
