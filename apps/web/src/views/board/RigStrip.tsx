@@ -1,7 +1,8 @@
 import { styled } from '@mui/material/styles';
-import { type Control, type Device, type Trigger, triggersOf } from '@nimble-lever/core/devices';
+import { type Device, triggersOf } from '@nimble-lever/core/devices';
 import { DeviceCard } from '../../pieces/DeviceCard.tsx';
 import { DeviceDrawing } from '../../pieces/DeviceDrawing.tsx';
+import type { Use } from './use.ts';
 import { WORDS } from './words.ts';
 
 const Strip = styled('section')({
@@ -18,7 +19,7 @@ interface Props {
   readonly devices: readonly Device[];
   readonly selected: { readonly device: string; readonly control: string } | null;
   readonly flashing: ReadonlySet<string>;
-  readonly onUse: (device: Device, control: Control, trigger: Trigger) => void;
+  readonly onUse: (device: Device, use: Use) => void;
 }
 
 /** The rig above the matrix: pressing or turning a drawn control finds its row. */
@@ -38,11 +39,13 @@ export function RigStrip({ devices, selected, flashing, onUse }: Props) {
             selected={selected?.device === device.id ? selected.control : null}
             angles={{}}
             hint={(control) => control.name}
-            onDown={(control) => onUse(device, control, 'press')}
-            onUp={() => undefined}
-            onTurn={(control, _unit, amount) =>
-              onUse(device, control, amount > 0 ? 'clockwise' : 'anticlockwise')
-            }
+            onDown={(control) => onUse(device, { control, trigger: 'press', down: true, select: true })}
+            onUp={(control) => onUse(device, { control, trigger: 'press', down: false, select: true })}
+            onTurn={(control, _unit, amount) => {
+              const trigger = amount > 0 ? 'clockwise' : 'anticlockwise';
+              onUse(device, { control, trigger, down: true, select: true });
+              onUse(device, { control, trigger, down: false, select: true });
+            }}
           />
         </DeviceCard>
       ))}

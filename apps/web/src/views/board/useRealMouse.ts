@@ -1,5 +1,6 @@
-import type { Control, Device, Trigger } from '@nimble-lever/core/devices';
+import type { Device } from '@nimble-lever/core/devices';
 import { useEffect } from 'react';
+import type { Use } from './use.ts';
 
 /** `MouseEvent.button` of the buttons that the Board itself is worked with. */
 const OWN_BUTTONS = [0, 2];
@@ -9,10 +10,7 @@ const OWN_BUTTONS = [0, 2];
  * with, and the wheel that scrolls it, are heard without `select`, so that clicking a cell stays clicking
  * that cell.
  */
-export function useRealMouse(
-  mouse: Device | undefined,
-  heard: (control: Control, trigger: Trigger, select: boolean) => void,
-): void {
+export function useRealMouse(mouse: Device | undefined, heard: (use: Use) => void): void {
   useEffect(() => {
     if (!mouse) return;
     const byButton = (button: number) =>
@@ -22,14 +20,19 @@ export function useRealMouse(
       const control = byButton(event.button);
       const own = OWN_BUTTONS.includes(event.button);
       if (!own) event.preventDefault();
-      if (control) heard(control, 'press', !own);
+      if (control) heard({ control, trigger: 'press', down: true, select: !own });
     };
     const onUp = (event: MouseEvent) => {
       // Thumb buttons would leave the page.
       if (event.button > 2) event.preventDefault();
+      const control = byButton(event.button);
+      if (control) heard({ control, trigger: 'press', down: false, select: false });
     };
     const onWheel = (event: WheelEvent) => {
-      if (wheel && event.deltaY !== 0) heard(wheel, event.deltaY < 0 ? 'clockwise' : 'anticlockwise', false);
+      if (!wheel || event.deltaY === 0) return;
+      const trigger = event.deltaY < 0 ? 'clockwise' : 'anticlockwise';
+      heard({ control: wheel, trigger, down: true, select: false });
+      heard({ control: wheel, trigger, down: false, select: false });
     };
     window.addEventListener('mousedown', onDown);
     window.addEventListener('mouseup', onUp);
