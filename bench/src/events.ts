@@ -31,7 +31,7 @@ export function handAtWork(setup: Setup, count: number): EngineEvent[] {
     const at = { device, control: control.id };
     if (next() < 0.02) {
       const program = setup.programs[Math.floor(next() * setup.programs.length)];
-      const executable = program?.rules[0]?.executable.text ?? '';
+      const executable = program?.rules[0]?.executable?.text ?? '';
       events.push({ kind: 'front', t, window: { executable, class: '', title: '' } });
     } else if (control.rotor && next() < 0.7) {
       events.push({ kind: 'turn', t, ...at, unit: 'detents', amount: next() < 0.5 ? 1 : -1 });

@@ -4,6 +4,7 @@ import {
   type Binding,
   demoSetup,
   EVERYWHERE,
+  executableRule,
   type Profile,
   type Setup,
   slotKey,
@@ -34,7 +35,9 @@ export function largeSetup(): Setup {
   const profiles = [EVERYWHERE, ...ids].map(
     (id, i): Profile => ({
       id,
+      name: null,
       program: id === EVERYWHERE ? null : id,
+      rules: [],
       basedOn: null,
       bindings: bindingsOf(i),
     }),
@@ -46,7 +49,7 @@ export function largeSetup(): Setup {
     programs: ids.map((id) => ({
       id,
       name: id,
-      rules: [{ executable: { match: 'exact', text: id } }],
+      rules: [executableRule(id)],
       commands: [],
     })),
     profiles: Object.fromEntries(profiles.map((profile) => [profile.id, profile])),

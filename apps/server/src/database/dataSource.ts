@@ -2,6 +2,7 @@ import 'reflect-metadata';
 import { DataSource } from 'typeorm';
 import { ENTITIES } from './entities.ts';
 import { FirstTables1764000000000 } from './firstTables.ts';
+import { ProfileRules1764100000000 } from './profileRules.ts';
 
 /** Any number, the same for all copies: only one migrates at a time. */
 const MIGRATION_LOCK = 468_001;
@@ -12,7 +13,7 @@ export async function openDatabase(url: string): Promise<DataSource> {
     type: 'postgres',
     url,
     entities: ENTITIES,
-    migrations: [FirstTables1764000000000],
+    migrations: [FirstTables1764000000000, ProfileRules1764100000000],
     synchronize: false,
     poolErrorHandler: () => undefined,
     extra: { max: 10, connectionTimeoutMillis: 5000 },

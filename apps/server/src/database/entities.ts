@@ -34,6 +34,8 @@ export interface LayerRow {
 export interface ProfileRow {
   setUp: string;
   id: string;
+  name: string | null;
+  rules: unknown;
   program: string | null;
   basedOn: string | null;
 }
@@ -110,7 +112,14 @@ export const LayerEntity = new EntitySchema<LayerRow>({
 });
 export const ProfileEntity = new EntitySchema<ProfileRow>({
   name: 'profiles',
-  columns: { setUp, id, program: nullableText, basedOn: { ...nullableText, name: 'based_on' } },
+  columns: {
+    setUp,
+    id,
+    name: nullableText,
+    rules: jsonb,
+    program: nullableText,
+    basedOn: { ...nullableText, name: 'based_on' },
+  },
 });
 export const BindingEntity = new EntitySchema<BindingRow>({
   name: 'bindings',

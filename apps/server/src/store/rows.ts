@@ -31,11 +31,9 @@ export function toRows(setUp: string, setup: Setup): SetupRows {
       commands.map((command, position) => ({ setUp, program, position, ...command })),
     ),
     layers: setup.layers.map(({ id, name }, position) => ({ setUp, id, position, name })),
-    profiles: Object.values(setup.profiles).map(({ id, program, basedOn }) => ({
+    profiles: Object.values(setup.profiles).map(({ bindings: _bindings, ...profile }) => ({
       setUp,
-      id,
-      program,
-      basedOn,
+      ...profile,
     })),
     bindings: Object.values(setup.profiles).flatMap(({ id, bindings }) =>
       Object.entries(bindings).map(([key, binding]) => bindingRow(setUp, id, key, binding)),
@@ -76,10 +74,7 @@ export function fromRows(name: string, rows: SetupRows): Setup {
     })),
     layers: inOrder(rows.layers).map(without('setUp', 'position')),
     profiles: Object.fromEntries(
-      rows.profiles.map(({ id, program, basedOn }) => [
-        id,
-        { id, program, basedOn, bindings: bindingsOf(id) },
-      ]),
+      rows.profiles.map((row) => [row.id, { ...without('setUp')(row), bindings: bindingsOf(row.id) }]),
     ),
   });
 }

@@ -1,11 +1,5 @@
 export { profileChain } from './chain.ts';
+export { type FrontWindow, frontWindowSchema } from './frontWindow.ts';
 export { type Look, nextUnder, type Resolution, resolveBehaviour } from './resolveBehaviour.ts';
-export {
-  type FrontWindow,
-  frontWindowSchema,
-  indexRules,
-  type ProfileCandidate,
-  type ProfileDecision,
-  type RuleIndex,
-  resolveProfile,
-} from './resolveProfile.ts';
+export { type ProfileCandidate, type ProfileDecision, resolveProfile } from './resolveProfile.ts';
+export { indexRules, type RuleIndex } from './ruleIndex.ts';

@@ -1,18 +1,16 @@
-import { z } from 'zod';
-import { EVERYWHERE, profileOf, type Rule, type Setup } from '../setup/index.ts';
+import { EVERYWHERE, type Rule } from '../setup/index.ts';
+import type { FrontWindow } from './frontWindow.ts';
+import { compareRules, type RuleIndex } from './ruleIndex.ts';
 
-const text = z.string().max(1000);
-
-/** A program's window, as the desk reports it. */
-export const frontWindowSchema = z.strictObject({ executable: text, class: text, title: text });
-export type FrontWindow = z.infer<typeof frontWindowSchema>;
-
-/** A profile whose rule fits the window. */
+/** A profile one of whose rules fits the window, with its most specific rule that does. */
 export interface ProfileCandidate {
   readonly profile: string;
   readonly rule: Rule;
-  /** `later`: it fits, but stands after the deciding one in the person's order. */
-  readonly verdict: 'decides' | 'later';
+  /**
+   * `less-specific`: it fits, but the deciding rule says more. `later`: as specific, but later in the person's
+   * order. `kept-out`: a negative rule of its own fits too. `pinned-over`: another profile is pinned.
+   */
+  readonly verdict: 'decides' | 'less-specific' | 'later' | 'kept-out' | 'pinned-over';
 }
 
 export interface ProfileDecision {
@@ -21,38 +19,47 @@ export interface ProfileDecision {
   readonly candidates: readonly ProfileCandidate[];
 }
 
-/** Rules by the executable they name, each list in the person's order. */
-export type RuleIndex = ReadonlyMap<string, readonly { readonly profile: string; readonly rule: Rule }[]>;
-
-/** Indexes a set-up's rules so that a change of front need not walk them. */
-export function indexRules(setup: Setup): RuleIndex {
-  const index = new Map<string, { profile: string; rule: Rule }[]>();
-  for (const program of setup.programs) {
-    const profile = profileOf(setup, program.id);
-    if (!profile) continue;
-    for (const rule of program.rules) {
-      const entries = index.get(rule.executable.text) ?? [];
-      if (!entries.some((entry) => entry.profile === profile.id)) entries.push({ profile: profile.id, rule });
-      index.set(rule.executable.text, entries);
-    }
-  }
-  return index;
-}
-
-/** Which profile a window gets: a pinned one; else the first whose rule fits; else Everywhere. */
+/** Which profile a window gets: a pinned one; else that of the most specific rule; else Everywhere. */
 export function resolveProfile(
   index: RuleIndex,
   window: FrontWindow | null,
   pinned: string | null,
 ): ProfileDecision {
-  const fits = window ? (index.get(window.executable) ?? []) : [];
-  const candidates = fits.map(({ profile, rule }, i) => ({
-    profile,
-    rule,
-    verdict: i === 0 && pinned === null ? ('decides' as const) : ('later' as const),
-  }));
+  const fitting = window ? fittingProfiles(index, window) : [];
+  const open = fitting.filter(({ keptOut }) => !keptOut);
+  const best = open.toSorted((a, b) => compareRules(a.rule, b.rule) || a.order - b.order)[0];
+  const candidates = fitting.map((fit): ProfileCandidate => {
+    const verdict = fit.keptOut
+      ? 'kept-out'
+      : pinned !== null
+        ? 'pinned-over'
+        : fit === best
+          ? 'decides'
+          : best && compareRules(best.rule, fit.rule) < 0
+            ? 'less-specific'
+            : 'later';
+    return { profile: fit.profile, rule: fit.rule, verdict };
+  });
   if (pinned !== null) return { profile: pinned, because: 'pinned', candidates };
-  const first = candidates[0];
-  if (first) return { profile: first.profile, because: 'rule', candidates };
+  if (best) return { profile: best.profile, because: 'rule', candidates };
   return { profile: EVERYWHERE, because: window ? 'nothing-fits' : 'no-window', candidates };
+}
+
+interface Fit {
+  readonly profile: string;
+  readonly order: number;
+  readonly rule: Rule;
+  readonly keptOut: boolean;
+}
+
+function fittingProfiles({ byExecutable, others }: RuleIndex, window: FrontWindow): readonly Fit[] {
+  const fits: Fit[] = [];
+  for (const profiles of [byExecutable.get(window.executable) ?? [], others]) {
+    for (const { profile, order, positive, negative } of profiles) {
+      const found = positive.find(({ test }) => test(window));
+      if (found)
+        fits.push({ profile, order, rule: found.rule, keptOut: negative.some((test) => test(window)) });
+    }
+  }
+  return fits.toSorted((a, b) => a.order - b.order);
 }

@@ -60,7 +60,7 @@ test('parts an edit does not touch are shared', () => {
 const quillboard = (id: string, name: string): Edit => ({
   kind: 'add-program',
   program: { id, name, rules: [], commands: [] },
-  profiles: [{ id, program: id, basedOn: null, bindings: {} }],
+  profiles: [{ id, name: null, program: id, rules: [], basedOn: null, bindings: {} }],
   at: 0,
 });
 

@@ -23,7 +23,9 @@ const face = (label: string, icon: string | null, colour: Face['colour']): Face 
 
 const profile = (id: string, program: string | null, rows: readonly Row[]): Profile => ({
   id,
+  name: null,
   program,
+  rules: [],
   basedOn: null,
   bindings: Object.fromEntries(
     rows.map(([[device, control, trigger], behaviour, extra]): [string, Binding] => [

@@ -1,3 +1,4 @@
+import { executableRule } from './rule.ts';
 import type { Command, Family, Program } from './setup.ts';
 
 type Row = readonly [id: string, name: string, shortcut: string, family: Family, intent?: string];
@@ -14,7 +15,7 @@ const commands = (rows: readonly Row[], prefix = ''): Command[] =>
 const program = (id: string, name: string, rows: readonly Row[]): Program => ({
   id,
   name,
-  rules: [{ executable: { match: 'exact', text: id } }],
+  rules: [executableRule(id)],
   commands: commands(rows, `${id}-`),
 });
 

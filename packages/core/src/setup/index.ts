@@ -31,7 +31,10 @@ export {
   type LogEntry,
   logEntrySchema,
 } from './history.ts';
+export { compilePattern, fitsGlob, type Pattern } from './patterns/pattern.ts';
+export type { RegexProblem } from './patterns/regexSyntax.ts';
 export type { Refusal } from './refusal.ts';
+export { executableRule, type Rule, ruleSchema } from './rule.ts';
 export {
   BASE_LAYER,
   type Command,
@@ -44,7 +47,7 @@ export {
   type Profile,
   type Program,
   profileOf,
-  type Rule,
+  profilesOf,
   type Setup,
   setupSchema,
 } from './setup.ts';

@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import { deviceSchema, idSchema, LINE_PATTERN, nameSchema } from '../devices/index.ts';
+import { deviceSchema, idSchema, nameSchema } from '../devices/index.ts';
 import { bindingSchema } from './binding.ts';
+import { ruleSchema } from './rule.ts';
 import { shortcutSchema } from './shortcutSchema.ts';
 
 /** Sizes beyond which a set-up is refused. */
@@ -30,15 +31,6 @@ export const commandSchema = z.strictObject({
 });
 export type Command = z.infer<typeof commandSchema>;
 
-/** Recognises windows of a program. */
-export const ruleSchema = z.strictObject({
-  executable: z.strictObject({
-    match: z.literal('exact'),
-    text: z.string().trim().min(1).max(200).regex(LINE_PATTERN),
-  }),
-});
-export type Rule = z.infer<typeof ruleSchema>;
-
 export const programSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
@@ -49,8 +41,12 @@ export type Program = z.infer<typeof programSchema>;
 
 export const profileSchema = z.strictObject({
   id: idSchema,
-  /** The program it is for and named after; null for Everywhere. */
+  /** Null where it is named after its program. */
+  name: nameSchema.nullable().default(null),
+  /** The program it is for; null for Everywhere. */
   program: idSchema.nullable(),
+  /** Which windows it is for; none: those of its program. */
+  rules: z.array(ruleSchema).max(50).default([]),
   basedOn: idSchema.nullable(),
   /** By slot key: `layer/device/control/trigger`. */
   bindings: z.record(z.string().max(260), bindingSchema),
@@ -73,9 +69,16 @@ export const setupSchema = z.strictObject({
 });
 export type Setup = z.infer<typeof setupSchema>;
 
-/** The profile of a program, or null when there is none. */
+/** The profiles of a program: first those for all its windows, then those with rules of their own, by id. */
+export function profilesOf(setup: Setup, program: string): readonly Profile[] {
+  const own = Object.values(setup.profiles).filter((profile) => profile.program === program);
+  const rank = ({ rules }: Profile) => (rules.length === 0 ? 0 : 1);
+  return own.toSorted((a, b) => rank(a) - rank(b) || (a.id < b.id ? -1 : 1));
+}
+
+/** The main profile of a program, or null when there is none. */
 export function profileOf(setup: Setup, program: string): Profile | null {
-  return Object.values(setup.profiles).find((profile) => profile.program === program) ?? null;
+  return profilesOf(setup, program)[0] ?? null;
 }
 
 /** The command a profile may bind under this id: its program's own, else a common one. */

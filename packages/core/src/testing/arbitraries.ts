@@ -106,7 +106,7 @@ function arbitrarySingleEdit(setup: Setup): fc.Arbitrary<SingleEdit> {
       ([id, position]): SingleEdit => ({
         kind: 'add-program',
         program: { id, name: id === 'quillboard' ? 'Quillboard' : 'Other', rules: [], commands: [] },
-        profiles: [{ id, program: id, basedOn: null, bindings: {} }],
+        profiles: [{ id, name: null, program: id, rules: [], basedOn: null, bindings: {} }],
         at: position,
       }),
     ),

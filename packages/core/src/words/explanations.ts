@@ -2,7 +2,7 @@ import type { Ended, EventOf, Explanation, Outcome } from '../engine/index.ts';
 import { legendOf } from '../keys/index.ts';
 import type { Resolution } from '../resolve/index.ts';
 import { nextUnder } from '../resolve/index.ts';
-import type { Layer, Setup } from '../setup/index.ts';
+import type { Layer, Rule, Setup } from '../setup/index.ts';
 import { describeAction, deviceName, profileName, triggerNameIn } from './names.ts';
 
 /** An explanation in words: who, what they did, and one sentence why. */
@@ -138,7 +138,7 @@ function decisionWords(setup: Setup, outcome: Extract<Outcome, { kind: 'profile-
   const rule = decision.candidates.find(({ verdict }) => verdict === 'decides')?.rule;
   switch (decision.because) {
     case 'rule':
-      return `Rule “${rule?.executable.text ?? ''}” fits the program's name.`;
+      return rule ? `Rule ${ruleWords(rule)}.` : 'A rule fits.';
     case 'pinned':
       return `${name} is pinned and stays.`;
     case 'nothing-fits':
@@ -146,6 +146,20 @@ function decisionWords(setup: Setup, outcome: Extract<Outcome, { kind: 'profile-
     case 'no-window':
       return 'No program is in front, so Everywhere applies.';
   }
+}
+
+/** `“larkframe” fits the program's name`; fields together are joined by and. */
+export function ruleWords(rule: Rule): string {
+  const fields = [
+    ['executable', "the program's name"],
+    ['class', "the window's class"],
+    ['title', "the window's title"],
+  ] as const;
+  const given = fields.flatMap(([field, words]) => {
+    const pattern = rule[field];
+    return pattern ? [`“${pattern.text}” fits ${words}`] : [];
+  });
+  return given.join(' and ');
 }
 
 function endedWords(setup: Setup, { device, control, codes, buttons }: Ended): string {

@@ -1,5 +1,5 @@
 export { editWords } from './edits.ts';
-export { type Account, accountOf, whyThisOne } from './explanations.ts';
+export { type Account, accountOf, ruleWords, whyThisOne } from './explanations.ts';
 export {
   type ActionInfo,
   commandWithShortcut,
@@ -10,5 +10,5 @@ export {
   triggerName,
   triggerNameIn,
 } from './names.ts';
-export { refusalWords, shortcutProblemWords } from './refusals.ts';
+export { refusalWords, regexProblemWords, shortcutProblemWords } from './refusals.ts';
 export { type Sent, sentOf } from './sent.ts';

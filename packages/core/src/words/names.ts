@@ -12,7 +12,9 @@ import {
 /** The name of a profile: its program's, or Everywhere. */
 export function profileName(setup: Setup, profileId: string): string {
   if (profileId === EVERYWHERE) return 'Everywhere';
-  const program = setup.profiles[profileId]?.program;
+  const profile = setup.profiles[profileId];
+  if (profile?.name) return profile.name;
+  const program = profile?.program;
   return setup.programs.find(({ id }) => id === program)?.name ?? profileId;
 }
 

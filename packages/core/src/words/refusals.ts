@@ -1,5 +1,5 @@
 import type { ShortcutProblem } from '../keys/index.ts';
-import type { LIMITS, Refusal } from '../setup/index.ts';
+import type { LIMITS, Refusal, RegexProblem } from '../setup/index.ts';
 
 const LIMIT_WORDS: Readonly<Record<keyof typeof LIMITS, string>> = {
   devices: 'devices',
@@ -68,5 +68,24 @@ export function shortcutProblemWords(problem: ShortcutProblem): string {
       return `A shortcut has one key besides its modifiers; “${problem.first}” and “${problem.token}” are two.`;
     case 'shortcut-modifier-twice':
       return `“${problem.token}” stands twice.`;
+  }
+}
+
+/** What is wrong with a text meant as a regular expression. */
+export function regexProblemWords({ code, at, text }: RegexProblem): string {
+  const place = text === '' ? 'at the end' : `at “${text}” (character ${at + 1})`;
+  switch (code) {
+    case 'regex-unclosed':
+      return `Something is opened ${place} and not closed.`;
+    case 'regex-nothing-to-repeat':
+      return `There is nothing to repeat ${place}.`;
+    case 'regex-not-supported':
+      return `This is not supported ${place}: looking around and back-references could take time without end.`;
+    case 'regex-bad-range':
+      return `The range is the wrong way round ${place}.`;
+    case 'regex-stray':
+      return `This does not belong ${place}. Put a \\ before it to mean the character itself.`;
+    case 'regex-too-large':
+      return `It repeats too much ${place}.`;
   }
 }

@@ -3,13 +3,15 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { styled } from '@mui/material/styles';
 import Tooltip from '@mui/material/Tooltip';
+import type { Compiled } from '@nimble-lever/core/engine';
+import { type FrontWindow, resolveProfile } from '@nimble-lever/core/resolve';
 import type { Setup } from '@nimble-lever/core/setup';
 import { profileName } from '@nimble-lever/core/words';
 import { Check, Pin } from 'lucide-react';
 import { useState } from 'react';
 import { useLocation } from 'react-router';
 import { feed } from '../engine/feed.ts';
-import { selectSetup } from '../setup/selectors.ts';
+import { selectCompiled, selectSetup } from '../setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
 import { WORDS } from './words.ts';
 
@@ -51,7 +53,8 @@ export function FrontChip() {
     dispatch(feed({ kind: 'pin', profile }));
     setAnchor(null);
   };
-  const name = engine.front ? profileNameOfFront(setup, engine.front.executable) : WORDS.nothing;
+  const compiled = useAppSelector(selectCompiled);
+  const name = engine.front ? frontName(setup, compiled, engine.front) : WORDS.nothing;
   const shown = engine.pinned ? profileName(setup, engine.pinned) : name;
   const changed = rehearsing && frontDelay !== null && !engine.pinned;
   const more = changed ? WORDS.changed(frontDelay) : WORDS.follows(deviceWords(setup));
@@ -97,9 +100,10 @@ function Choice({ chosen, name, onChoose, ...item }: ChoiceProps) {
   );
 }
 
-function profileNameOfFront(setup: Setup, executable: string): string {
-  const fits = setup.programs.find(({ rules }) => rules.some((rule) => rule.executable.text === executable));
-  return fits?.name ?? executable;
+/** What the window in front is called: as its profile, or by its executable where no rule fits. */
+function frontName(setup: Setup, { rules }: Compiled, window: FrontWindow): string {
+  const { because, profile } = resolveProfile(rules, window, null);
+  return because === 'rule' ? profileName(setup, profile) : window.executable;
 }
 
 /** `dial, pad and mouse`, from the kinds of device in the rig. */

@@ -1,0 +1,28 @@
+import { z } from 'zod';
+import { LINE_PATTERN } from '../devices/index.ts';
+import { compilePattern } from './patterns/pattern.ts';
+
+/** Compares one thing of a window. A bad regular expression is refused; the issue's `params` say why. */
+export const patternSchema = z
+  .strictObject({
+    match: z.enum(['exact', 'glob', 'regex']),
+    text: z.string().trim().min(1).max(200).regex(LINE_PATTERN),
+  })
+  .check((context) => {
+    const compiled = compilePattern(context.value);
+    if (!compiled.ok)
+      context.issues.push({ code: 'custom', input: context.value, params: { ...compiled.problem } });
+  });
+
+const field = patternSchema.nullable().default(null);
+
+/** Recognises windows: every field that is given must fit. A negative rule keeps windows out. */
+export const ruleSchema = z
+  .strictObject({ negative: z.boolean().default(false), executable: field, class: field, title: field })
+  .refine((rule) => rule.executable || rule.class || rule.title);
+export type Rule = z.infer<typeof ruleSchema>;
+
+/** The rule that most programs have: the executable's name, exactly. */
+export function executableRule(text: string): Rule {
+  return { negative: false, executable: { match: 'exact', text }, class: null, title: null };
+}
