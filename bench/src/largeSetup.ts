@@ -24,7 +24,12 @@ export function largeSetup(): Setup {
         const place = places[(i * 3 + program) % places.length] ?? { device: '', control: '' };
         const shortcut = SHORTCUTS[(i + program) % SHORTCUTS.length] ?? 'A';
         const binding: Binding = {
-          behaviour: { kind: 'action', action: { kind: 'shortcut', shortcut }, style: 'follow' },
+          behaviour: {
+            kind: 'action',
+            action: { kind: 'shortcut', shortcut },
+            style: 'follow',
+            repeat: null,
+          },
           face: null,
           note: null,
         };

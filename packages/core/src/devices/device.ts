@@ -61,9 +61,16 @@ export const deviceSchema = z.strictObject({
 });
 export type Device = z.infer<typeof deviceSchema>;
 
-/** The triggers a control offers, in the order in which the Board lists them. */
-export function triggersOf(control: Control): readonly Trigger[] {
+/** The ways of using a control that everyone expects, in the order in which the Board lists them. */
+export function mainTriggersOf(control: Control): readonly Trigger[] {
   const turns: readonly Trigger[] = control.rotor ? ['clockwise', 'anticlockwise'] : [];
   const press: readonly Trigger[] = control.canPress ? ['press'] : [];
   return control.kind === 'wheel' ? [...press, ...turns] : [...turns, ...press];
+}
+
+/** All the triggers a control offers: the main ones, each press with its hold and double press. */
+export function triggersOf(control: Control): readonly Trigger[] {
+  return mainTriggersOf(control).flatMap((trigger): readonly Trigger[] =>
+    trigger === 'press' ? ['press', 'hold', 'double-press'] : [trigger],
+  );
 }

@@ -8,6 +8,7 @@ export {
   deviceSchema,
   idSchema,
   LINE_PATTERN,
+  mainTriggersOf,
   type NativeOutput,
   nameSchema,
   nativeOutputSchema,
@@ -16,5 +17,5 @@ export {
 } from './device.ts';
 export { pocketMouse } from './pocketMouse.ts';
 export { type Shape, shapeSchema } from './shape.ts';
-export { TRIGGERS, type Trigger, triggerSchema } from './trigger.ts';
+export { isPressed, TRIGGERS, type Trigger, triggerSchema } from './trigger.ts';
 export { twelvePad } from './twelvePad.ts';

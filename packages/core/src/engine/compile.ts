@@ -9,11 +9,7 @@ import {
   type Program,
   type Setup,
 } from '../setup/index.ts';
-
-/** What a binding's action sends, ready to go. */
-export type Effect =
-  | { readonly kind: 'keys'; readonly codes: readonly string[] }
-  | { readonly kind: 'wheel'; readonly ticks: number };
+import type { Effect } from './effect.ts';
 
 interface CompiledProfile {
   readonly source: Profile;

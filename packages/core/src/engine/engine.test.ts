@@ -42,7 +42,7 @@ function bound(
     const bindings = setup.profiles[profile]?.bindings;
     if (!bindings) throw new Error(profile);
     bindings[slotKey('base', 'twelve-pad', `key-${number}`, 'press')] = {
-      behaviour: { kind: 'action', action: { kind: 'shortcut', shortcut }, style },
+      behaviour: { kind: 'action', action: { kind: 'shortcut', shortcut }, style, repeat: null },
       face: null,
       note: null,
     };
@@ -168,6 +168,153 @@ function mouse(control: string) {
 test.each(TIMELINES)('%s', (_name, setup, events, strokes) => {
   expect(short(simulate(setup, events))).toBe(strokes);
 });
+
+/** Key 1 of the pad with press A, hold B and double press C, those that are asked for; key 2 with Shift. */
+function decided(hold: boolean, double: boolean, style: PressStyle = 'follow'): Setup {
+  const setup = bound([
+    ['everywhere', 1, 'A', style],
+    ['everywhere', 2, 'Shift'],
+  ]);
+  const bindings = setup.profiles.everywhere?.bindings ?? {};
+  const keys = (shortcut: string) => ({
+    behaviour: {
+      kind: 'action' as const,
+      action: { kind: 'shortcut' as const, shortcut },
+      style: 'follow' as const,
+      repeat: null,
+    },
+    face: null,
+    note: null,
+  });
+  if (hold) bindings[slotKey('base', 'twelve-pad', 'key-1', 'hold')] = keys('B');
+  if (double) bindings[slotKey('base', 'twelve-pad', 'key-1', 'double-press')] = keys('C');
+  return setup;
+}
+const time = (t: number): EngineEvent => ({ kind: 'time', t });
+
+// Defaults: hold 250 ms, double press 300 ms, repeat 400 then 50 ms.
+test.each<[string, Setup, EngineEvent[], string]>([
+  [
+    'hold bound: up one tick before 250 ms is a press, sent at up',
+    decided(true, false),
+    [down(0), up(249)],
+    '@249 +KeyA @249 -KeyA',
+  ],
+  [
+    'hold bound: exactly 250 ms is the hold',
+    decided(true, false),
+    [down(0), up(250)],
+    '@250 +KeyB @250 -KeyB',
+  ],
+  [
+    'hold bound: the hold is sent when its time comes and follows',
+    decided(true, false),
+    [down(0), up(900)],
+    '@250 +KeyB @900 -KeyB',
+  ],
+  [
+    'double bound: a press waits 300 ms from its up',
+    decided(false, true),
+    [down(0), up(900), time(2000)],
+    '@1200 +KeyA @1200 -KeyA',
+  ],
+  [
+    'double bound: a second down one tick before is the double press',
+    decided(false, true),
+    [down(0), up(10), down(309), up(400)],
+    '@309 +KeyC @400 -KeyC',
+  ],
+  [
+    'double bound: exactly 300 ms is too late, it is another press',
+    decided(false, true),
+    [down(0), up(10), down(310), up(320), time(9000)],
+    '@310 +KeyA @310 -KeyA @620 +KeyA @620 -KeyA',
+  ],
+  [
+    'both bound: short, long, twice',
+    decided(true, true),
+    [down(0), up(10), time(400), down(1000), up(1500), down(2000), up(2010), down(2020), up(2030)],
+    '@310 +KeyA @310 -KeyA @1250 +KeyB @1500 -KeyB @2020 +KeyC @2030 -KeyC',
+  ],
+  [
+    'a waiting press that is a latch turns over at up',
+    decided(true, false, 'latch'),
+    [down(0), up(10), down(20), up(30)],
+    '@10 +KeyA @30 -KeyA',
+  ],
+  [
+    'a press that waits is dropped when another program would decide otherwise',
+    bothIn('larkframe'),
+    [front(0, 'larkframe'), down(1), front(2, 'brindle'), up(3), time(900)],
+    '',
+  ],
+  [
+    'latch: down; next press up',
+    bound([['everywhere', 1, 'Shift', 'latch']]),
+    [down(0), up(10), down(500), up(510)],
+    '@0 +ShiftLeft @500 -ShiftLeft',
+  ],
+  [
+    'latch: ended when its program goes to the back',
+    bound([['larkframe', 1, 'Shift', 'latch']]),
+    [front(0, 'larkframe'), down(1), up(2), front(3, 'brindle')],
+    '@1 +ShiftLeft @3 -ShiftLeft',
+  ],
+  [
+    'latch: what Everywhere latches goes on',
+    bound([['everywhere', 1, 'Shift', 'latch']]),
+    [front(0, 'larkframe'), down(1), up(2), front(3, 'hushbox'), down(4), up(5)],
+    '@1 +ShiftLeft @4 -ShiftLeft',
+  ],
+  [
+    'release: a tap at up',
+    bound([['everywhere', 1, 'A', 'release']]),
+    [down(0), up(70)],
+    '@70 +KeyA @70 -KeyA',
+  ],
+  [
+    'release: silent when its program went to the back',
+    bound([['larkframe', 1, 'A', 'release']]),
+    [front(0, 'larkframe'), down(1), front(2, 'brindle'), up(3)],
+    '',
+  ],
+  [
+    'repeat: at once, after 400 ms, then every 50 ms',
+    bound([['everywhere', 1, 'A', 'repeat']]),
+    [down(0), up(500)],
+    '@0 +KeyA @0 -KeyA @400 +KeyA @400 -KeyA @450 +KeyA @450 -KeyA @500 +KeyA @500 -KeyA',
+  ],
+  [
+    'repeat: one tick before 400 ms is once',
+    bound([['everywhere', 1, 'A', 'repeat']]),
+    [down(0), up(399), time(2000)],
+    '@0 +KeyA @0 -KeyA',
+  ],
+  [
+    'repeat: stops when its program goes to the back',
+    bound([['larkframe', 1, 'A', 'repeat']]),
+    [front(0, 'larkframe'), down(1), front(402, 'brindle'), time(900), up(901)],
+    '@1 +KeyA @1 -KeyA @401 +KeyA @401 -KeyA',
+  ],
+  [
+    'what falls due comes before what happens at that moment',
+    decided(true, false),
+    [down(0), down(250, key(2)), up(260), up(270, key(2))],
+    '@250 +KeyB @250 +ShiftLeft @260 -KeyB @270 -ShiftLeft',
+  ],
+])('%s', (_name, setup, events, strokes) => {
+  expect(short(simulate(setup, events))).toBe(strokes);
+});
+
+function bothIn(profile: string): Setup {
+  const setup = decided(true, true);
+  const [from, to] = [setup.profiles.everywhere, setup.profiles[profile]];
+  if (from && to) {
+    to.bindings = from.bindings;
+    from.bindings = {};
+  }
+  return setup;
+}
 
 test('events that change nothing are explained too', () => {
   const odd: EngineEvent[] = [

@@ -22,6 +22,8 @@ export const engineEventSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('pin'), t, profile: idSchema.nullable() }),
   /** The set-up was edited: the profile is decided anew. */
   z.strictObject({ kind: z.literal('edited'), t }),
+  /** Nothing happened but that time went on: what is due falls due. */
+  z.strictObject({ kind: z.literal('time'), t }),
   z.strictObject({ kind: z.literal('attach'), t, device: idSchema }),
   z.strictObject({ kind: z.literal('detach'), t, device: idSchema }),
   /** The screen was locked or the engine stopped: everything is let go. */

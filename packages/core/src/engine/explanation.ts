@@ -10,6 +10,14 @@ export type Ended = Pick<Held, 'device' | 'control' | 'codes' | 'buttons'>;
 export type Outcome =
   | { readonly kind: 'pressed'; readonly resolution: Resolution }
   | {
+      /** Not decided yet: it may become a hold, or a double press. */
+      readonly kind: 'waiting';
+      readonly resolution: Resolution;
+      readonly hold: boolean;
+      readonly double: boolean;
+    }
+  | { readonly kind: 'repeated' }
+  | {
       readonly kind: 'released';
       /** The output had ended before, so nothing was sent. */
       readonly silent: boolean;
@@ -43,13 +51,21 @@ export type Outcome =
         | 'unknown-profile';
     };
 
+/** Something the engine did by itself when its time came. */
+export interface DueEvent {
+  readonly kind: 'due';
+  readonly t: number;
+  readonly device: string;
+  readonly control: string;
+}
+
 /** Why an event became what it became: the event, what decided, what was sent. */
 export interface Explanation {
   /** The event's number; its strokes carry it as `cause`. */
   readonly seq: number;
   /** When it was taken, in milliseconds. */
   readonly t: number;
-  readonly event: EngineEvent;
+  readonly event: EngineEvent | DueEvent;
   readonly outcome: Outcome;
   readonly strokes: readonly Stroke[];
   readonly changes: readonly StateChange[];

@@ -1,7 +1,8 @@
 import { resolveProfile } from '../resolve/index.ts';
 import type { Outcome } from './explanation.ts';
-import { endHeld, type Run, resolveNow } from './run.ts';
-import type { EngineState, Held } from './state.ts';
+import { endWhere } from './letGo.ts';
+import { type Run, resolveNow } from './run.ts';
+import type { EngineState, Using } from './state.ts';
 
 /**
  * Decides the profile anew after the front window, the pin or the set-up changed. What is held by a
@@ -14,12 +15,12 @@ export function decideProfile(run: Run, changed: Partial<Pick<EngineState, 'fron
   const pinned = asked !== null && run.compiled.profiles.has(asked) ? asked : null;
   const decision = resolveProfile(run.compiled.rules, front, pinned);
   run.state = { ...run.state, front, pinned, profile: decision.profile };
-  const ended = from === decision.profile ? [] : endHeld(run, (held) => !stillDecides(run, held));
+  const ended = from === decision.profile ? [] : endWhere(run, (using) => !stillDecides(run, using));
   if (from !== decision.profile) run.changes.push({ kind: 'profile', from, to: decision.profile });
   return { kind: 'profile-decided', window: front, decision, ended };
 }
 
-function stillDecides(run: Run, held: Held): boolean {
+function stillDecides(run: Run, held: Using): boolean {
   const { decided } = resolveNow(run, held.device, held.control, held.trigger);
   if (decided === null || held.decided === null) return decided === held.decided;
   const { profile, layer, binding } = held.decided;

@@ -18,7 +18,7 @@ function check(property: (setup: Setup, events: EngineEvent[]) => void): void {
 }
 
 const releaseAll = (run: Simulated): EngineEvent[] =>
-  Object.values(run.state.held).map(({ device, control }) => ({
+  [...Object.values(run.state.held), ...Object.values(run.state.waiting)].map(({ device, control }) => ({
     kind: 'up',
     t: run.state.now,
     device,
@@ -39,11 +39,16 @@ function downAfter(strokes: readonly Stroke[]): ReadonlySet<string> {
   return down;
 }
 
-test('1: once every control is up, no key is down', () => {
+test('1: once every control is up and all timers have run, only what is latched is down', () => {
   check((setup, events) => {
-    const all = simulate(setup, [...events, ...releaseAll(simulate(setup, events))]);
-    expect([...downAfter(all.strokes)]).toEqual([]);
-    expect(all.state).toMatchObject({ keys: {}, buttons: {}, held: {} });
+    const run = simulate(setup, events);
+    const all = simulate(setup, [...events, ...releaseAll(run), { kind: 'time', t: run.state.now + 1e6 }]);
+    const { keys, buttons, held, waiting, timers, latched } = all.state;
+    expect({ held, waiting, timers }).toEqual({ held: {}, waiting: {}, timers: [] });
+    const kept = Object.values(latched);
+    expect(Object.keys(keys).toSorted()).toEqual([...new Set(kept.flatMap(({ codes }) => codes))].toSorted());
+    expect(Object.keys(buttons)).toEqual([...new Set(kept.flatMap((each) => each.buttons.map(String)))]);
+    expect(downAfter(all.strokes).size).toBe(Object.keys(keys).length + Object.keys(buttons).length);
   });
 });
 
@@ -60,10 +65,11 @@ test('2: no key goes down twice, none comes up that is not down', () => {
 
 test('3: the same events give the same strokes however the time between them is cut up', () => {
   check((setup, events) => {
-    const cut = events.flatMap((event): EngineEvent[] => [
-      { kind: 'attach', t: event.t, device: 'twelve-pad' },
-      event,
-    ]);
+    const cut = events.flatMap((event, i): EngineEvent[] => {
+      const before = Math.max(0, ...events.slice(0, i).map(({ t }) => t));
+      const middle = Math.min(before + 60, Math.max(before, event.t));
+      return [{ kind: 'time', t: middle }, { kind: 'time', t: event.t }, event];
+    });
     const bare = (run: Simulated) => run.strokes.map(({ cause: _cause, ...stroke }) => stroke);
     expect(bare(simulate(setup, cut))).toEqual(bare(simulate(setup, events)));
   });
@@ -78,9 +84,17 @@ test('4: strokes come out in order of time', () => {
 
 test('5: after reset nothing is held and nothing is pending', () => {
   check((setup, events) => {
-    const run = simulate(setup, [...events, { kind: 'reset', t: 1e6 }]);
+    const run = simulate(setup, [...events, { kind: 'reset', t: 30_000 }]);
     expect([...downAfter(run.strokes)]).toEqual([]);
-    expect(run.state).toMatchObject({ keys: {}, buttons: {}, held: {}, turned: {} });
+    expect(run.state).toMatchObject({
+      keys: {},
+      buttons: {},
+      held: {},
+      latched: {},
+      waiting: {},
+      timers: [],
+      turned: {},
+    });
   });
 });
 

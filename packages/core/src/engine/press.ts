@@ -1,41 +1,102 @@
+import type { Trigger } from '../devices/index.ts';
 import { controlKey } from './compile.ts';
 import type { EventOf } from './event.ts';
 import type { Outcome } from './explanation.ts';
-import { begin, effectFor, end, NO_OUTPUT, type Run, resolveNow } from './run.ts';
+import { effectFor, end, type Run, resolveNow, tap } from './run.ts';
+import type { Choice, Timer, Waiting } from './state.ts';
+import { sendShort, start } from './styles.ts';
+import { dropTimers, setTimer } from './timers.ts';
+import { DOUBLE_MS, HOLD_MS } from './times.ts';
 
-/** A control goes down: what decides now holds until it comes up. */
+/**
+ * A control goes down. Where only its press is bound, that decides at once; where hold or double press are
+ * bound too, it waits to see which it becomes. What is chosen now holds until the control comes up.
+ */
 export function press(run: Run, { device, control }: EventOf<'down'>): Outcome {
   const key = controlKey(device, control);
   const known = run.compiled.controls.get(key);
   if (!known) return { kind: 'ignored', why: 'unknown-control' };
   if (!known.canPress) return { kind: 'ignored', why: 'cannot-press' };
-  if (run.state.held[key]) return { kind: 'ignored', why: 'already-down' };
-  const resolution = resolveNow(run, device, control, 'press');
-  const effect = effectFor(run, resolution);
-  let output = effect ? begin(run, effect) : NO_OUTPUT;
-  const behaviour = resolution.decided?.binding.behaviour;
-  if (behaviour?.kind === 'action' && behaviour.style === 'tap') {
-    end(run, output);
-    output = NO_OUTPUT;
+  const before = run.state.waiting[key];
+  if (run.state.held[key] || before?.down) return { kind: 'ignored', why: 'already-down' };
+  if (before?.double) {
+    dropWaiting(run, before);
+    return start(run, before.double);
   }
-  const held = {
-    device,
-    control,
-    trigger: 'press' as const,
-    since: run.state.now,
-    decided: resolution.decided,
-    ...output,
-    silent: false,
-  };
-  run.state = { ...run.state, held: { ...run.state.held, [key]: held } };
-  return { kind: 'pressed', resolution };
+  const pressed = choose(run, device, control, 'press');
+  const hold = chooseBound(run, device, control, 'hold');
+  const double = chooseBound(run, device, control, 'double-press');
+  if (!hold && !double) return start(run, pressed);
+  const since = run.state.now;
+  keepWaiting(run, { device, control, since, down: true, press: pressed, hold, double, cause: run.cause });
+  if (hold) setTimer(run, { at: since + HOLD_MS, what: 'hold', device, control, repeat: null });
+  return { kind: 'waiting', resolution: pressed.resolution, hold: hold !== null, double: double !== null };
 }
 
-/** A control comes up: what it still holds is let go. */
+/** A control comes up: an undecided press is decided or waits for a second one; what is held is let go. */
 export function release(run: Run, { device, control }: EventOf<'up'>): Outcome {
-  const { [controlKey(device, control)]: held, ...others } = run.state.held;
+  const key = controlKey(device, control);
+  const waiting = run.state.waiting[key];
+  if (waiting?.down) return releaseWaiting(run, waiting);
+  const { [key]: held, ...others } = run.state.held;
   if (!held) return { kind: 'ignored', why: 'not-down' };
-  end(run, held);
   run.state = { ...run.state, held: others };
+  dropTimers(run, isOf(held));
+  end(run, held);
+  if (held.later?.when === 'release' && !held.silent) tap(run, held.later.effect);
   return { kind: 'released', silent: held.silent, heldFor: run.state.now - held.since };
+}
+
+function releaseWaiting(run: Run, waiting: Waiting): Outcome {
+  dropWaiting(run, waiting);
+  if (!waiting.double) return sendShort(run, waiting.press);
+  const { device, control } = waiting;
+  keepWaiting(run, { ...waiting, down: false });
+  setTimer(run, { at: run.state.now + DOUBLE_MS, what: 'press', device, control, repeat: null });
+  return { kind: 'waiting', resolution: waiting.press.resolution, hold: false, double: true };
+}
+
+/** Something falls due: a press has become a hold, no second press came, or a repeat. */
+export function fallDue(run: Run, { what, device, control, repeat, at }: Timer): Outcome {
+  const key = controlKey(device, control);
+  const waiting = run.state.waiting[key];
+  if (what === 'repeat') {
+    const held = run.state.held[key];
+    if (held?.later && repeat) {
+      tap(run, held.later.effect);
+      setTimer(run, { at: at + repeat.everyMs, what, device, control, repeat });
+    }
+    return { kind: 'repeated' };
+  }
+  if (!waiting) return { kind: 'noted' };
+  dropWaiting(run, waiting);
+  return what === 'hold' && waiting.hold ? start(run, waiting.hold) : sendShort(run, waiting.press);
+}
+
+/** Forgets an undecided press and what was to fall due for it. */
+export function dropWaiting(run: Run, waiting: Waiting): void {
+  const { [controlKey(waiting.device, waiting.control)]: _dropped, ...others } = run.state.waiting;
+  run.state = { ...run.state, waiting: others };
+  dropTimers(run, isOf(waiting));
+}
+
+function keepWaiting(run: Run, waiting: Waiting): void {
+  const key = controlKey(waiting.device, waiting.control);
+  run.state = { ...run.state, waiting: { ...run.state.waiting, [key]: waiting } };
+}
+
+function choose(run: Run, device: string, control: string, trigger: Trigger): Choice {
+  const resolution = resolveNow(run, device, control, trigger);
+  return { resolution, effect: effectFor(run, resolution) };
+}
+
+/** The same for a trigger that counts only where it is bound; set to native it is as if it were not there. */
+function chooseBound(run: Run, device: string, control: string, trigger: Trigger): Choice | null {
+  const choice = choose(run, device, control, trigger);
+  const { decided } = choice.resolution;
+  return decided && decided.binding.behaviour.kind !== 'native' ? choice : null;
+}
+
+function isOf(owner: { readonly device: string; readonly control: string }) {
+  return (timer: Timer) => timer.device === owner.device && timer.control === owner.control;
 }

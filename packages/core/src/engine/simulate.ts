@@ -21,6 +21,7 @@ export function simulate(setup: Setup, events: readonly EngineEvent[]): Simulate
   for (const event of events) {
     const stepped = step(compiled, state, event);
     state = stepped.state;
+    for (const due of stepped.due) explanations.push(due);
     explanations.push(stepped.explanation);
   }
   return { strokes: explanations.flatMap(({ strokes }) => strokes), explanations, state };

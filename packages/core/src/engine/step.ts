@@ -2,30 +2,55 @@ import type { Compiled } from './compile.ts';
 import type { EngineEvent } from './event.ts';
 import type { Explanation, Outcome } from './explanation.ts';
 import { decideProfile } from './front.ts';
-import { press, release } from './press.ts';
-import { endHeld, type Run } from './run.ts';
+import { letGo } from './letGo.ts';
+import { fallDue, press, release } from './press.ts';
+import type { Run } from './run.ts';
 import type { EngineState } from './state.ts';
 import type { Stroke } from './stroke.ts';
+import { nextTimer } from './timers.ts';
 import { turn } from './turn.ts';
 
 /** The engine after one event: what it remembers, what it sent and why. */
 export interface Stepped {
   readonly state: EngineState;
+  /** Everything sent, in order of time: first what had fallen due by then. */
   readonly strokes: readonly Stroke[];
   readonly explanation: Explanation;
+  /** What fell due before the event, in order; each is explained under the event it came from. */
+  readonly due: readonly Explanation[];
 }
 
 /**
  * What an event becomes. Pure: the same compiled set-up, state and event always give the same strokes.
- * Works in milliseconds and degrees; every event is explained, those that change nothing too.
+ * Works in milliseconds and degrees. What falls due up to and at the event's time comes before it, one by one,
+ * also what is set by something that fell due; every event is explained, those that change nothing too.
  */
 export function step(compiled: Compiled, state: EngineState, event: EngineEvent): Stepped {
   const now = Math.max(state.now, event.t);
-  const run: Run = { compiled, strokes: [], changes: [], state: { ...state, now, seq: state.seq + 1 } };
-  const outcome = outcomeOf(run, event);
-  const { strokes, changes } = run;
-  const explanation: Explanation = { seq: run.state.seq, t: now, event, outcome, strokes, changes };
-  return { state: run.state, strokes, explanation };
+  const due: Explanation[] = [];
+  let current = state;
+  for (let timer = nextTimer(current); timer && timer.at <= now; timer = nextTimer(current)) {
+    const { device, control, cause, at } = timer;
+    const timers = current.timers.filter((other) => other !== timer);
+    const run = begun(compiled, { ...current, timers, now: Math.max(current.now, at) }, cause);
+    const outcome = fallDue(run, timer);
+    due.push(explained(run, { kind: 'due', t: run.state.now, device, control }, outcome));
+    current = run.state;
+  }
+  const seq = current.seq + 1;
+  const run = begun(compiled, { ...current, now, seq }, seq);
+  const explanation = explained(run, event, outcomeOf(run, event));
+  const strokes = due.length === 0 ? run.strokes : [...due.flatMap((each) => each.strokes), ...run.strokes];
+  return { state: run.state, strokes, explanation, due };
+}
+
+function begun(compiled: Compiled, state: EngineState, cause: number): Run {
+  return { compiled, strokes: [], changes: [], state, cause };
+}
+
+function explained(run: Run, event: Explanation['event'], outcome: Outcome): Explanation {
+  const { cause: seq, state, strokes, changes } = run;
+  return { seq, t: state.now, event, outcome, strokes, changes };
 }
 
 function outcomeOf(run: Run, event: EngineEvent): Outcome {
@@ -45,21 +70,12 @@ function outcomeOf(run: Run, event: EngineEvent): Outcome {
       return decideProfile(run, { pinned: event.profile });
     case 'edited':
       return decideProfile(run, {});
+    case 'time':
     case 'attach':
       return { kind: 'noted' };
     case 'detach':
-      return letGo(run, event.device);
+      return { kind: 'let-go', ended: letGo(run, event.device) };
     case 'reset':
-      return letGo(run, null);
+      return { kind: 'let-go', ended: letGo(run, null) };
   }
-}
-
-/** Ends and forgets everything of one device, or of all. */
-function letGo(run: Run, device: string | null): Outcome {
-  const goes = (owner: string) => device === null || owner === device;
-  const ended = endHeld(run, (held) => goes(held.device));
-  const kept = <Value>(record: Readonly<Record<string, Value>>) =>
-    Object.fromEntries(Object.entries(record).filter(([key]) => !goes(key.slice(0, key.indexOf('/')))));
-  run.state = { ...run.state, held: kept(run.state.held), turned: kept(run.state.turned) };
-  return { kind: 'let-go', ended };
 }

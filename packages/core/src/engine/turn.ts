@@ -1,7 +1,7 @@
 import { controlKey } from './compile.ts';
 import type { EventOf } from './event.ts';
 import type { Outcome } from './explanation.ts';
-import { begin, effectFor, end, type Run, resolveNow } from './run.ts';
+import { effectFor, type Run, resolveNow, tap } from './run.ts';
 
 /** Degrees that count as none: what adding fractions of degrees may be off by. */
 const TOLERANCE = 1e-9;
@@ -25,6 +25,6 @@ export function turn(run: Run, { device, control, unit, amount }: EventOf<'turn'
   const trigger = (amount === 0 ? before : amount) < 0 ? 'anticlockwise' : 'clockwise';
   const resolution = resolveNow(run, device, control, trigger);
   const effect = steps > 0 ? effectFor(run, resolution) : null;
-  if (effect) for (let i = 0; i < steps; i++) end(run, begin(run, effect));
+  if (effect) for (let i = 0; i < steps; i++) tap(run, effect);
   return { kind: 'turned', steps, rest, stepDegrees, resolution };
 }

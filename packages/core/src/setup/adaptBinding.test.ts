@@ -6,7 +6,7 @@ import type { Profile } from './setup.ts';
 const setup = demoSetup();
 const profile = (id: string) => setup.profiles[id] as Profile;
 const command = (id: string, style: 'follow' | 'tap' = 'follow'): Binding => ({
-  behaviour: { kind: 'action', action: { kind: 'command', command: id }, style },
+  behaviour: { kind: 'action', action: { kind: 'command', command: id }, style, repeat: null },
   face: null,
   note: 'kept',
 });

@@ -1,4 +1,4 @@
-import type { Trigger } from '../devices/index.ts';
+import { isPressed, type Trigger } from '../devices/index.ts';
 import type { Action, Binding } from './binding.ts';
 import { commandOf, type Profile, type Setup } from './setup.ts';
 
@@ -15,7 +15,7 @@ export function adaptBinding(
 ): Binding {
   const { behaviour } = binding;
   if (behaviour.kind !== 'action') return binding;
-  const style = trigger === 'press' ? behaviour.style : 'tap';
+  const style = isPressed(trigger) ? behaviour.style : 'tap';
   return {
     ...binding,
     behaviour: { ...behaviour, action: adaptAction(setup, behaviour.action, from, to), style },

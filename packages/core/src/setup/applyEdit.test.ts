@@ -15,7 +15,7 @@ const slot: Slot = {
   trigger: 'clockwise',
 };
 const binding = (shortcut: string, style: 'tap' | 'follow' = 'tap'): Binding => ({
-  behaviour: { kind: 'action', action: { kind: 'shortcut', shortcut }, style },
+  behaviour: { kind: 'action', action: { kind: 'shortcut', shortcut }, style, repeat: null },
   face: null,
   note: null,
 });
@@ -81,7 +81,12 @@ const REFUSED: readonly (readonly [string, Edit])[] = [
       slot,
       binding: {
         ...binding('A'),
-        behaviour: { kind: 'action', action: { kind: 'command', command: 'brindle-larger' }, style: 'tap' },
+        behaviour: {
+          kind: 'action',
+          action: { kind: 'command', command: 'brindle-larger' },
+          style: 'tap',
+          repeat: null,
+        },
       },
     },
   ],

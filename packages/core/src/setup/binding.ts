@@ -3,7 +3,7 @@ import { idSchema, LINE_PATTERN, type Trigger, triggerSchema } from '../devices/
 import { shortcutSchema } from './shortcutSchema.ts';
 
 /** How a press is sent; see the engine's press styles. */
-export const PRESS_STYLES = ['follow', 'tap'] as const;
+export const PRESS_STYLES = ['follow', 'tap', 'latch', 'repeat', 'release'] as const;
 export const pressStyleSchema = z.enum(PRESS_STYLES);
 export type PressStyle = z.infer<typeof pressStyleSchema>;
 
@@ -24,9 +24,23 @@ export const actionSchema = z.discriminatedUnion('kind', [
 ]);
 export type Action = z.infer<typeof actionSchema>;
 
+/** When a repeated press is sent again: first after `delayMs`, then every `everyMs`. */
+export const repeatSchema = z.strictObject({
+  delayMs: z.number().min(10).max(10_000),
+  everyMs: z.number().min(5).max(10_000),
+});
+export type Repeat = z.infer<typeof repeatSchema>;
+export const USUAL_REPEAT: Repeat = { delayMs: 400, everyMs: 50 };
+
 /** What a binding does. Inherit is the absence of a binding. */
 export const behaviourSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('action'), action: actionSchema, style: pressStyleSchema }),
+  z.strictObject({
+    kind: z.literal('action'),
+    action: actionSchema,
+    style: pressStyleSchema,
+    /** For the style repeat; null takes the usual times. */
+    repeat: repeatSchema.nullable().default(null),
+  }),
   z.strictObject({ kind: z.literal('native') }),
   z.strictObject({ kind: z.literal('off') }),
 ]);

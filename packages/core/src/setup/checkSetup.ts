@@ -1,4 +1,4 @@
-import { triggersOf } from '../devices/index.ts';
+import { isPressed, triggersOf } from '../devices/index.ts';
 import { type Binding, type Slot, slotOf } from './binding.ts';
 import type { Refusal } from './refusal.ts';
 import { BASE_LAYER, commandIds, commandOf, EVERYWHERE, LIMITS, type Profile, type Setup } from './setup.ts';
@@ -24,7 +24,7 @@ export function checkBinding(
   if (action.kind === 'command' && !commandOf(setup, profile, action.command)) {
     return { code: 'unknown-command', command: action.command, profile: profile.id };
   }
-  if (trigger !== 'press' && style !== 'tap') return { code: 'style-needs-release', style, trigger };
+  if (!isPressed(trigger) && style !== 'tap') return { code: 'style-needs-release', style, trigger };
   return null;
 }
 

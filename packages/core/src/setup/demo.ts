@@ -1,5 +1,5 @@
 import { benchDial, pocketMouse, type Trigger, twelvePad } from '../devices/index.ts';
-import { type Action, type Behaviour, type Binding, type Face, slotKey } from './binding.ts';
+import { type Action, type Behaviour, type Binding, type Face, type PressStyle, slotKey } from './binding.ts';
 import { brindle, demoCommonCommands, hushbox, larkframe } from './demoPrograms.ts';
 import { BASE_LAYER, EVERYWHERE, type Profile, type Setup } from './setup.ts';
 
@@ -13,7 +13,12 @@ const mouse = (control: string, trigger: Trigger = 'press'): Place => ['pocket-m
 const padKey = (number: number): Place => ['twelve-pad', `key-${number}`, 'press'];
 const knob = (which: 'upper' | 'lower', trigger: Trigger): Place => ['twelve-pad', `${which}-knob`, trigger];
 
-const act = (action: Action, style: 'follow' | 'tap'): Behaviour => ({ kind: 'action', action, style });
+const act = (action: Action, style: PressStyle): Behaviour => ({
+  kind: 'action',
+  action,
+  style,
+  repeat: null,
+});
 const command = (id: string): Behaviour => act({ kind: 'command', command: id }, 'follow');
 const tap = (id: string): Behaviour => act({ kind: 'command', command: id }, 'tap');
 const wheel = (ticks: number): Behaviour => act({ kind: 'wheel', ticks }, 'tap');

@@ -15,10 +15,12 @@ export {
   noteSchema,
   PRESS_STYLES,
   type PressStyle,
+  type Repeat,
   type Slot,
   slotKey,
   slotOf,
   slotSchema,
+  USUAL_REPEAT,
 } from './binding.ts';
 export { checkBinding, checkSetup } from './checkSetup.ts';
 export { demoSetup } from './demo.ts';

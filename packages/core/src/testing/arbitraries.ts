@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { type Control, type Device, type Trigger, triggersOf } from '../devices/index.ts';
+import { type Control, type Device, isPressed, type Trigger, triggersOf } from '../devices/index.ts';
 import type { EngineEvent } from '../engine/index.ts';
 import { KEY_TABLE, type Shortcut } from '../keys/index.ts';
 import {
@@ -9,6 +9,7 @@ import {
   demoSetup,
   type Edit,
   FACE_COLOURS,
+  PRESS_STYLES,
   type Setup,
   type SingleEdit,
   type Slot,
@@ -37,15 +38,15 @@ export const arbitraryShortcut: fc.Arbitrary<Shortcut> = fc
 const SHORTCUTS = ['Ctrl+Z', 'Shift', 'Ctrl+Shift+Z', 'A', 'Ctrl+A', 'Alt', 'ArrowRight', 'Shift+A'] as const;
 
 function arbitraryBehaviour(trigger: Trigger, commands: readonly string[]): fc.Arbitrary<Behaviour> {
-  const style =
-    trigger === 'press' ? fc.constantFrom('follow' as const, 'tap' as const) : fc.constant('tap' as const);
+  const style = isPressed(trigger) ? fc.constantFrom(...PRESS_STYLES) : fc.constant('tap' as const);
+  const repeat = fc.option(fc.record({ delayMs: fc.constantFrom(20, 100), everyMs: fc.constantFrom(7, 50) }));
   const action = fc.oneof(
     fc.record({ kind: fc.constant('shortcut' as const), shortcut: fc.constantFrom(...SHORTCUTS) }),
     fc.record({ kind: fc.constant('command' as const), command: fc.constantFrom(...commands) }),
     fc.record({ kind: fc.constant('wheel' as const), ticks: fc.constantFrom(-2, -1, 1, 3) }),
   );
   return fc.oneof(
-    { weight: 6, arbitrary: fc.record({ kind: fc.constant('action' as const), action, style }) },
+    { weight: 6, arbitrary: fc.record({ kind: fc.constant('action' as const), action, style, repeat }) },
     { weight: 1, arbitrary: fc.constant<Behaviour>({ kind: 'native' }) },
     { weight: 1, arbitrary: fc.constant<Behaviour>({ kind: 'off' }) },
   );
@@ -180,6 +181,7 @@ export function arbitraryEvents(setup: Setup, maxLength = 60): fc.Arbitrary<Engi
     },
     { weight: 1, arbitrary: device.map((id): Untimed => ({ kind: 'detach', device: id })) },
     { weight: 1, arbitrary: fc.constant<Untimed>({ kind: 'edited' }) },
+    { weight: 1, arbitrary: fc.constant<Untimed>({ kind: 'time' }) },
     { weight: 1, arbitrary: fc.constant<Untimed>({ kind: 'reset' }) },
   );
   return fc.array(fc.tuple(untimed, fc.integer({ min: -20, max: 400 })), { maxLength }).map((rows) => {

@@ -41,6 +41,13 @@ export function accountOf(setup: Setup, explanation: Explanation): Account {
       return { subject: 'Set-up', did: 'edited', why };
     case 'attach':
       return { subject: deviceName(setup, event.device), did: 'connected', why };
+    case 'due': {
+      const trigger = outcome.kind === 'pressed' ? outcome.resolution.trigger : 'press';
+      const did = triggerNameIn(setup, event.device, event.control, trigger).toLowerCase();
+      return { subject: deviceName(setup, event.device), did, why };
+    }
+    case 'time':
+      return { subject: 'Time', did: 'went on', why };
     case 'detach':
       return { subject: deviceName(setup, event.device), did: 'gone', why };
     case 'reset':
@@ -73,6 +80,10 @@ function whyOf(setup: Setup, { outcome, event }: Explanation): string {
   switch (outcome.kind) {
     case 'pressed':
       return decidedWords(setup, outcome.resolution);
+    case 'waiting':
+      return waitingWords(outcome);
+    case 'repeated':
+      return 'Sent again while it is held.';
     case 'released':
       return outcome.silent
         ? 'Its key was let go before, so it comes up in silence.'
@@ -93,7 +104,7 @@ function whyOf(setup: Setup, { outcome, event }: Explanation): string {
         ? 'Nothing was held.'
         : outcome.ended.map((ended) => endedWords(setup, ended)).join(' ');
     case 'noted':
-      return 'It can be used now.';
+      return event.kind === 'attach' ? 'It can be used now.' : '';
     case 'ignored':
       return IGNORED_WORDS[outcome.why];
   }
@@ -107,6 +118,11 @@ const IGNORED_WORDS: Readonly<Record<Extract<Outcome, { kind: 'ignored' }>['why'
   'cannot-turn': 'This control cannot be turned.',
   'unknown-profile': 'There is no such profile.',
 };
+
+function waitingWords({ hold, double }: Extract<Outcome, { kind: 'waiting' }>): string {
+  if (hold && double) return 'It waits to see whether it becomes a hold or a double press.';
+  return hold ? 'It waits to see whether it becomes a hold.' : 'It waits for a second press.';
+}
 
 function stepWords(degrees: number, outcome: Extract<Outcome, { kind: 'turned' }>): string {
   const { steps, stepDegrees, rest } = outcome;

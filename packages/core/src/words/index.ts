@@ -9,6 +9,7 @@ export {
   profileName,
   triggerName,
   triggerNameIn,
+  triggerWord,
 } from './names.ts';
 export { refusalWords, regexProblemWords, shortcutProblemWords } from './refusals.ts';
 export { type Sent, sentOf } from './sent.ts';

@@ -1,4 +1,4 @@
-import { type Control, type Device, type Trigger, triggersOf } from '../devices/index.ts';
+import { type Control, type Device, isPressed, mainTriggersOf, type Trigger } from '../devices/index.ts';
 import {
   type Action,
   type Command,
@@ -23,18 +23,35 @@ export function deviceName(setup: Setup, deviceId: string): string {
   return setup.devices.find(({ id }) => id === deviceId)?.name ?? deviceId;
 }
 
-const TURN_WORDS: Readonly<Record<'wheel' | 'other', Readonly<Record<Trigger, string>>>> = {
-  wheel: { press: 'press', clockwise: 'up', anticlockwise: 'down' },
-  other: { press: 'press', clockwise: 'clockwise', anticlockwise: 'anticlockwise' },
+const TRIGGER_WORDS: Readonly<Record<Trigger, string>> = {
+  press: 'press',
+  hold: 'hold',
+  'double-press': 'double press',
+  clockwise: 'clockwise',
+  anticlockwise: 'anticlockwise',
 };
+const WHEEL_WORDS: Readonly<Record<Trigger, string>> = {
+  ...TRIGGER_WORDS,
+  clockwise: 'up',
+  anticlockwise: 'down',
+};
+
+/** The name of a trigger by itself: `Press`, `Hold`, `Double press`… */
+export function triggerWord(trigger: Trigger): string {
+  return capital(TRIGGER_WORDS[trigger]);
+}
 
 /** What the Board calls a control's trigger: `Thumb, front`, `Wheel up`, `Turn clockwise`, `Upper knob, press`. */
 export function triggerName(control: Control, trigger: Trigger): string {
-  if (triggersOf(control).length < 2) return control.name;
-  if (control.kind === 'wheel') return `${control.name} ${TURN_WORDS.wheel[trigger]}`;
-  const word = TURN_WORDS.other[trigger];
-  if (control.kind === 'dial') return trigger === 'press' ? 'Press' : `Turn ${word}`;
+  const word = TRIGGER_WORDS[trigger];
+  if (control.kind === 'wheel') return `${control.name} ${WHEEL_WORDS[trigger]}`;
+  if (control.kind === 'dial') return isPressed(trigger) ? capital(word) : `Turn ${word}`;
+  if (trigger === 'press' && mainTriggersOf(control).length === 1) return control.name;
   return `${control.name}, ${word}`;
+}
+
+function capital(word: string): string {
+  return word.charAt(0).toUpperCase() + word.slice(1);
 }
 
 /** The same by ids; falls back to the control's id. */

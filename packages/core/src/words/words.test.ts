@@ -1,8 +1,8 @@
+import { mainTriggersOf } from '../devices/index.ts';
 import { type EngineEvent, simulate } from '../engine/index.ts';
 import { parseShortcut } from '../keys/index.ts';
 import { profileChain, resolveBehaviour } from '../resolve/index.ts';
 import { BASE_LAYER, demoSetup } from '../setup/index.ts';
-import { placesOf } from '../testing/index.ts';
 import { editWords } from './edits.ts';
 import { accountOf, whyThisOne } from './explanations.ts';
 import { triggerName } from './names.ts';
@@ -11,7 +11,10 @@ import { refusalWords, shortcutProblemWords } from './refusals.ts';
 const setup = demoSetup();
 
 test('rows of the Board are named as people name them', () => {
-  const names = placesOf(setup).map(({ control, trigger }) => triggerName(control, trigger));
+  const controls = setup.devices.flatMap((device) => device.controls);
+  const names = controls.flatMap((control) =>
+    mainTriggersOf(control).map((trigger) => triggerName(control, trigger)),
+  );
   // Common practice, no source: left, right, wheel press, two thumb buttons, wheel up, wheel down.
   expect(names.slice(3, 10)).toEqual([
     'Left',

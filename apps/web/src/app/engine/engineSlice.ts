@@ -30,7 +30,11 @@ const INITIAL: EngineSlice = { engine: INITIAL_STATE, happenings: [], frontDelay
 /** How many happenings are kept. */
 const KEPT = 200;
 
-export const stepped = createAction<{ engine: EngineState; explanation: Explanation }>('engine/stepped');
+export const stepped = createAction<{
+  engine: EngineState;
+  /** What is to be told, oldest first. */
+  explanations: readonly Explanation[];
+}>('engine/stepped');
 export const programRan = createAction<Ran>('engine/programRan');
 export const frontDecided = createAction<{ delay: number; since: number }>('engine/frontDecided');
 export const happeningsCleared = createAction('engine/happeningsCleared');
@@ -38,8 +42,9 @@ export const happeningsCleared = createAction('engine/happeningsCleared');
 /** The engine's state and the account of what happened. Written without drafts, as events may come fast. */
 export function engineReducer(state: EngineSlice = INITIAL, action: UnknownAction): EngineSlice {
   if (stepped.match(action)) {
-    const { engine, explanation } = action.payload;
-    return { ...state, engine, happenings: [{ explanation, ran: [] }, ...state.happenings].slice(0, KEPT) };
+    const { engine, explanations } = action.payload;
+    const news = explanations.map((explanation): Happening => ({ explanation, ran: [] })).toReversed();
+    return { ...state, engine, happenings: [...news, ...state.happenings].slice(0, KEPT) };
   }
   if (programRan.match(action)) {
     const [newest, ...older] = state.happenings;

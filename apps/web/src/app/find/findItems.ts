@@ -1,4 +1,4 @@
-import { type Trigger, triggersOf } from '@nimble-lever/core/devices';
+import { mainTriggersOf, type Trigger } from '@nimble-lever/core/devices';
 import { profileChain, resolveBehaviour } from '@nimble-lever/core/resolve';
 import {
   BASE_LAYER,
@@ -32,7 +32,7 @@ const SHOWN = 40;
 export function findItems(setup: Setup, profile: string): readonly FindItem[] {
   const places = setup.devices.flatMap((device) =>
     device.controls.flatMap((control) =>
-      triggersOf(control).map((trigger) => ({
+      mainTriggersOf(control).map((trigger) => ({
         device,
         control,
         trigger,

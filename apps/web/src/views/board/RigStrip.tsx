@@ -1,5 +1,5 @@
 import { styled } from '@mui/material/styles';
-import { type Device, triggersOf } from '@nimble-lever/core/devices';
+import { type Device, mainTriggersOf } from '@nimble-lever/core/devices';
 import { DeviceCard } from '../../pieces/DeviceCard.tsx';
 import { DeviceDrawing } from '../../pieces/DeviceDrawing.tsx';
 import type { Use } from './use.ts';
@@ -55,7 +55,7 @@ export function RigStrip({ devices, selected, flashing, onUse }: Props) {
 
 /** What one can do with a device, counted as the trade does: wheel up and wheel down are two. */
 function countWords(device: Device): string {
-  const count = device.controls.reduce((sum, control) => sum + triggersOf(control).length, 0);
+  const count = device.controls.reduce((sum, control) => sum + mainTriggersOf(control).length, 0);
   return `${count} controls`;
 }
 

@@ -53,14 +53,14 @@ const slot = (over: Partial<Slot>): Slot => ({
   ...over,
 });
 test.each([
-  ['a follow is as long as the press', slot({}), [{ from: 100, to: 400 }]],
+  ['a follow is as long as the press', slot({}), [{ from: 100, to: 820 }]],
   [
     'a turn of six steps is six taps',
     slot({ trigger: 'clockwise' }),
-    [50, 150, 250, 350, 450, 550].map((t) => ({ from: t, to: t })),
+    [100, 300, 500, 700, 900, 1100].map((t) => ({ from: t, to: t })),
   ],
   ['off sends nothing', slot({ profile: 'brindle', device: 'pocket-mouse', control: 'wheel' }), []],
-  ['native passes through', slot({ device: 'pocket-mouse', control: 'left' }), [{ from: 100, to: 400 }]],
+  ['native passes through', slot({ device: 'pocket-mouse', control: 'left' }), [{ from: 100, to: 820 }]],
 ])('pulses: %s', (_name, where, pulses) => {
   expect(pulsesOf(compile(demoSetup()), where)).toEqual(pulses);
 });

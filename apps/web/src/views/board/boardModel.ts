@@ -1,12 +1,20 @@
-import { type Control, type Device, type Trigger, triggersOf } from '@nimble-lever/core/devices';
+import {
+  type Control,
+  type Device,
+  mainTriggersOf,
+  type Trigger,
+  triggersOf,
+} from '@nimble-lever/core/devices';
 import { profileChain, resolveBehaviour } from '@nimble-lever/core/resolve';
 import {
   BASE_LAYER,
   EVERYWHERE,
+  keyOf,
   type Profile,
   profileOf,
   type Setup,
   type Slot,
+  slotKey,
 } from '@nimble-lever/core/setup';
 import { describeAction, profileName, triggerName } from '@nimble-lever/core/words';
 import type { CellFace } from '../../pieces/Cell.tsx';
@@ -37,17 +45,22 @@ function columnsOf(setup: Setup): readonly BoardColumn[] {
   return profiles.flatMap((profile) => (profile ? [{ profile, name: profileName(setup, profile.id) }] : []));
 }
 
-/** What the Board shows of a set-up. */
-export function boardModel(setup: Setup): BoardModel {
+/**
+ * What the Board shows of a set-up: the main triggers of every control, and of the others those that are set
+ * in some profile or are `asked` for.
+ */
+export function boardModel(setup: Setup, asked: Slot | null = null): BoardModel {
   const columns = columnsOf(setup);
+  const set = new Set(Object.values(setup.profiles).flatMap(({ bindings }) => Object.keys(bindings)));
+  if (asked) set.add(keyOf(asked));
   const rows = setup.devices.flatMap((device) =>
     device.controls.flatMap((control) =>
-      triggersOf(control).map((trigger) => ({
-        device,
-        control,
-        trigger,
-        name: triggerName(control, trigger),
-      })),
+      triggersOf(control)
+        .filter((trigger) => {
+          if (mainTriggersOf(control).includes(trigger)) return true;
+          return set.has(slotKey(BASE_LAYER, device.id, control.id, trigger));
+        })
+        .map((trigger) => ({ device, control, trigger, name: triggerName(control, trigger) })),
     ),
   );
   const chains = columns.map(({ profile }) => profileChain(setup, profile.id));

@@ -1,5 +1,5 @@
 import { profileChain, resolveBehaviour } from '@nimble-lever/core/resolve';
-import { adaptBinding } from '@nimble-lever/core/setup';
+import { adaptBinding, type Slot } from '@nimble-lever/core/setup';
 import { createSelector, type UnknownAction } from '@reduxjs/toolkit';
 import { type KeyboardEvent, useCallback } from 'react';
 import { makeEdit } from '../../app/setup/edits.ts';
@@ -9,7 +9,15 @@ import { type BoardModel, boardModel, placeOf, slotAt } from './boardModel.ts';
 import { cellCopied, cellSelected, recordingStarted } from './boardSlice.ts';
 
 /** The matrix of the set-up shown. */
-export const selectBoard = createSelector([selectSetup], boardModel);
+export const selectBoard = createSelector(
+  [selectSetup, (state: RootState) => hiddenByItself(state.board.selected)],
+  boardModel,
+);
+
+/** The selected slot where its row might not be shown otherwise; so that moving about makes no new matrix. */
+function hiddenByItself(slot: Slot | null): Slot | null {
+  return slot?.trigger === 'hold' || slot?.trigger === 'double-press' ? slot : null;
+}
 
 /** The selected slot, unless what it stands for is gone. */
 export const selectCell = createSelector(

@@ -94,7 +94,8 @@ const AccountEntry = memo(function AccountEntry({ item }: { readonly item: Accou
   const setup = useAppSelector(selectSetup);
   const { explanation, ran } = item;
   const { subject, did, why } = accountOf(setup, explanation);
-  const used = explanation.outcome.kind === 'pressed' || explanation.outcome.kind === 'turned';
+  const { kind } = explanation.outcome;
+  const used = kind === 'pressed' || kind === 'turned' || kind === 'repeated';
   const sent = used ? sentOf(explanation.strokes) : [];
   return (
     <Entry>

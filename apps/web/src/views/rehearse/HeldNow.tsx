@@ -20,14 +20,16 @@ const Box = styled('section')(({ theme: { vars } }) => ({
 /** Every key and button that is down now, and what holds it. */
 export function HeldNow() {
   const setup = useAppSelector(selectSetup);
-  const held = useAppSelector((state) => state.engine.engine.held);
-  const holding = Object.values(held).filter(({ codes, buttons }) => codes.length + buttons.length > 0);
+  const { held, latched } = useAppSelector((state) => state.engine.engine);
+  const holding = [...Object.values(held), ...Object.values(latched)].filter(
+    ({ codes, buttons }) => codes.length + buttons.length > 0,
+  );
   return (
     <Box aria-label={WORDS.held}>
       <h2>{WORDS.held}</h2>
       {holding.length === 0 && <p>{WORDS.nothingHeld}</p>}
       {holding.map(({ device, control, trigger, codes, buttons }) => (
-        <p key={`${device}/${control}`}>
+        <p key={`${device}/${control}/${trigger}`}>
           <Keycap
             shortcut={[...codes.map(legendOf), ...buttons.map((button) => `Mouse button ${button + 1}`)].join(
               '+',

@@ -1,5 +1,5 @@
 import { styled } from '@mui/material/styles';
-import { type Control, type Device, triggersOf } from '@nimble-lever/core/devices';
+import type { Control, Device } from '@nimble-lever/core/devices';
 import type { Setup } from '@nimble-lever/core/setup';
 import { describeAction } from '@nimble-lever/core/words';
 import { useState } from 'react';
@@ -87,7 +87,7 @@ function litOf(device: Device, keys: readonly string[]): ReadonlySet<string> {
 }
 
 function hintOf(control: Control): string {
-  const turns = triggersOf(control).includes('clockwise') ? ', arrow keys turn it' : '';
+  const turns = control.rotor ? ', arrow keys turn it' : '';
   return `${control.name}${control.canPress ? ', Space presses it' : ''}${turns}`;
 }
 

@@ -17,7 +17,9 @@ export function accountItems(happenings: readonly Happening[]): readonly Account
   for (const { explanation, ran } of happenings.toReversed()) {
     if (!isWorthTelling(explanation)) continue;
     const last = items.at(-1);
-    const joined = last ? joinTurns(last.explanation, explanation) : null;
+    const joined = last
+      ? (joinTurns(last.explanation, explanation) ?? joinRepeat(last.explanation, explanation))
+      : null;
     if (last && joined)
       items[items.length - 1] = { ...last, explanation: joined, ran: countRan(last.ran, ran) };
     else items.push({ key: explanation.seq, explanation, ran: countRan([], ran) });
@@ -28,7 +30,7 @@ export function accountItems(happenings: readonly Happening[]): readonly Account
 function isWorthTelling({ outcome, event, changes }: Explanation): boolean {
   if (outcome.kind === 'released') return outcome.silent;
   if (event.kind === 'edited') return changes.length > 0;
-  return outcome.kind !== 'noted';
+  return outcome.kind !== 'noted' && outcome.kind !== 'waiting';
 }
 
 /** Two turns of a control the same way, one soon after the other, as one; null where they are not. */
@@ -49,6 +51,14 @@ function joinTurns(a: Explanation, b: Explanation): Explanation | null {
     outcome: { ...b.outcome, steps: a.outcome.steps + b.outcome.steps },
     strokes: [...a.strokes, ...b.strokes],
   };
+}
+
+/** A press sent again is told with the press. */
+function joinRepeat(a: Explanation, b: Explanation): Explanation | null {
+  if (b.outcome.kind !== 'repeated' || a.outcome.kind !== 'pressed' || !('control' in b.event)) return null;
+  const { device, control } = a.outcome.resolution;
+  if (device !== b.event.device || control !== b.event.control) return null;
+  return { ...a, strokes: [...a.strokes, ...b.strokes] };
 }
 
 function countRan(before: AccountItem['ran'], more: readonly Ran[]): AccountItem['ran'] {

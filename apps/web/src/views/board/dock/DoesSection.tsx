@@ -1,10 +1,13 @@
 import { styled } from '@mui/material/styles';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import { isPressed, triggersOf } from '@nimble-lever/core/devices';
 import { PRESS_STYLES } from '@nimble-lever/core/setup';
+import { triggerWord } from '@nimble-lever/core/words';
 import { type RefObject, useMemo } from 'react';
 import { selectCompiled } from '../../../app/setup/selectors.ts';
-import { useAppSelector } from '../../../app/store.ts';
+import { useAppDispatch, useAppSelector } from '../../../app/store.ts';
+import { cellSelected } from '../boardSlice.ts';
 import { WORDS } from '../words.ts';
 import { CommandChooser } from './CommandChooser.tsx';
 import { PulseDrawing } from './PulseDrawing.tsx';
@@ -65,7 +68,7 @@ export function DoesSection({ edits, chooserRef, onDone }: Props) {
               onChange={(_event, next) => next && setStyle(next)}
             >
               {PRESS_STYLES.map((choice) => (
-                <ToggleButton key={choice} value={choice}>
+                <ToggleButton key={choice} value={choice} title={WORDS.styleMeans[choice]}>
                   {WORDS[choice]}
                 </ToggleButton>
               ))}
@@ -73,7 +76,34 @@ export function DoesSection({ edits, chooserRef, onDone }: Props) {
           </>
         )}
       </Style>
+      <TriggerChoice edits={edits} />
       <PulseDrawing pulses={pulses} label={`${pulses.length} sent`} />
     </Section>
+  );
+}
+
+/** Press, hold or double press: each is a cell of its own, and shows as a row once it is set. */
+function TriggerChoice({ edits }: { readonly edits: CellEdits }) {
+  const dispatch = useAppDispatch();
+  const { slot, row } = edits.cell;
+  const triggers = triggersOf(row.control).filter(isPressed);
+  if (edits.turns || triggers.length < 2) return null;
+  return (
+    <Style>
+      <span>{WORDS.usedBy}</span>
+      <ToggleButtonGroup
+        exclusive
+        size="small"
+        aria-label={WORDS.usedBy}
+        value={slot.trigger}
+        onChange={(_event, trigger) => trigger && dispatch(cellSelected({ ...slot, trigger }))}
+      >
+        {triggers.map((trigger) => (
+          <ToggleButton key={trigger} value={trigger}>
+            {triggerWord(trigger)}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+    </Style>
   );
 }

@@ -1,3 +1,4 @@
+import type { Trigger } from '@nimble-lever/core/devices';
 import { type Compiled, type EngineEvent, INITIAL_STATE, step } from '@nimble-lever/core/engine';
 import type { Slot } from '@nimble-lever/core/setup';
 
@@ -7,37 +8,47 @@ export interface Pulse {
   readonly to: number;
 }
 
-/** How long the tried press, or turn, lasts: milliseconds. */
-export const TRIED_MS = 600;
-const PRESS = { down: 100, up: 400 } as const;
+/** How long the tried use lasts: milliseconds. */
+export const TRIED_MS = 1200;
 const TURN_STEPS = 6;
 
+/** Downs and ups that make each kind of press, in milliseconds. */
+const PRESSES: Readonly<Record<Exclude<Trigger, 'clockwise' | 'anticlockwise'>, readonly number[]>> = {
+  press: [100, 820],
+  hold: [100, 820],
+  'double-press': [100, 180, 300, 820],
+};
+
 /**
- * What comes out when a control is used once: the engine itself is asked, with the profile pinned. A press
- * goes down at 100 ms and comes up at 400; a turn goes six steps, evenly.
+ * What comes out when a control is used once: the engine itself is asked, with the profile pinned. A turn
+ * goes six steps, evenly.
  */
 export function pulsesOf(compiled: Compiled, slot: Slot): readonly Pulse[] {
   const { profile, device, control, trigger } = slot;
   const at = { device, control };
-  const sign = trigger === 'clockwise' ? 1 : -1;
   const used: EngineEvent[] =
-    trigger === 'press'
-      ? [
-          { kind: 'down', t: PRESS.down, ...at },
-          { kind: 'up', t: PRESS.up, ...at },
-        ]
-      : Array.from({ length: TURN_STEPS }, (_, i) => ({
+    trigger === 'clockwise' || trigger === 'anticlockwise'
+      ? Array.from({ length: TURN_STEPS }, (_, i) => ({
           kind: 'turn' as const,
           t: ((i + 0.5) * TRIED_MS) / TURN_STEPS,
           ...at,
           unit: 'detents' as const,
-          amount: sign,
+          amount: trigger === 'clockwise' ? 1 : -1,
+        }))
+      : PRESSES[trigger].map((t, i) => ({
+          kind: i % 2 === 0 ? ('down' as const) : ('up' as const),
+          t,
+          ...at,
         }));
   let state = INITIAL_STATE;
   let since: number | null = null;
   let down = 0;
   const pulses: Pulse[] = [];
-  for (const event of [{ kind: 'pin' as const, t: 0, profile }, ...used]) {
+  for (const event of [
+    { kind: 'pin' as const, t: 0, profile },
+    ...used,
+    { kind: 'time' as const, t: TRIED_MS },
+  ]) {
     const stepped = step(compiled, state, event);
     state = stepped.state;
     for (const stroke of stepped.strokes) {
@@ -51,5 +62,6 @@ export function pulsesOf(compiled: Compiled, slot: Slot): readonly Pulse[] {
       }
     }
   }
+  if (down > 0 && since !== null) pulses.push({ from: since, to: TRIED_MS });
   return pulses;
 }

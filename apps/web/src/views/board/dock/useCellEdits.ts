@@ -1,3 +1,4 @@
+import { isPressed } from '@nimble-lever/core/devices';
 import { canonicalShortcut } from '@nimble-lever/core/keys';
 import {
   type Action,
@@ -22,7 +23,7 @@ export function useCellEdits() {
   const { slot } = cell;
   const profile = cell.column.profile;
   const binding: Binding | null = profile.bindings[keyOf(slot)] ?? null;
-  const turns = slot.trigger !== 'press';
+  const turns = !isPressed(slot.trigger);
 
   const setBehaviour = (behaviour: Behaviour | null) => {
     if (!behaviour && !binding) return;
@@ -35,7 +36,7 @@ export function useCellEdits() {
     : binding?.behaviour.kind === 'action'
       ? binding.behaviour.style
       : 'follow';
-  const setAction = (action: Action) => setBehaviour({ kind: 'action', action, style });
+  const setAction = (action: Action) => setBehaviour({ kind: 'action', action, style, repeat: null });
 
   return {
     cell,
