@@ -16,6 +16,8 @@ interface CompiledProfile {
   readonly commandsOf: Program['commands'] | null;
   /** By slot key; only bindings that send something. */
   readonly effects: ReadonlyMap<string, Effect>;
+  /** Uses beyond the plain press, as `device/control/trigger`, that are set in any layer. */
+  readonly uses: readonly string[];
 }
 
 /** A set-up made ready for events: look-ups only, nothing to walk. */
@@ -25,6 +27,8 @@ export interface Compiled {
   readonly controls: ReadonlyMap<string, Control>;
   readonly profiles: ReadonlyMap<string, CompiledProfile>;
   readonly chains: ReadonlyMap<string, readonly Profile[]>;
+  /** Holds and double presses that are set in any profile: most controls have none, and need no look-up. */
+  readonly uses: ReadonlySet<string>;
 }
 
 /** The key of a control across devices. */
@@ -44,10 +48,7 @@ export function compile(setup: Setup, previous: Compiled | null = null): Compile
     const commandsOf = setup.programs.find(({ id }) => id === profile.program)?.commands ?? null;
     const old = previous?.profiles.get(profile.id);
     const same = commonSame && old?.source === profile && old.commandsOf === commandsOf;
-    profiles.set(
-      profile.id,
-      same ? old : { source: profile, commandsOf, effects: effectsOf(setup, profile) },
-    );
+    profiles.set(profile.id, same ? old : compileProfile(setup, profile, commandsOf));
     chains.set(profile.id, profileChain(setup, profile.id));
   }
   const rulesSame = before?.programs === setup.programs && before.profiles === setup.profiles;
@@ -57,6 +58,7 @@ export function compile(setup: Setup, previous: Compiled | null = null): Compile
     controls: previous && before?.devices === setup.devices ? previous.controls : controlsOf(setup),
     profiles,
     chains,
+    uses: new Set([...profiles.values()].flatMap(({ uses }) => uses)),
   };
 }
 
@@ -68,6 +70,16 @@ function controlsOf(setup: Setup): ReadonlyMap<string, Control> {
         .map((control) => [controlKey(device.id, control.id), control]),
     ),
   );
+}
+
+function compileProfile(
+  setup: Setup,
+  source: Profile,
+  commandsOf: CompiledProfile['commandsOf'],
+): CompiledProfile {
+  const keys = Object.keys(source.bindings).filter((key) => /\/(hold|double-press)$/.test(key));
+  const uses = keys.map((key) => key.slice(key.indexOf('/') + 1));
+  return { source, commandsOf, effects: effectsOf(setup, source), uses };
 }
 
 function effectsOf(setup: Setup, profile: Profile): ReadonlyMap<string, Effect> {

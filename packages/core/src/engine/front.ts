@@ -14,7 +14,7 @@ export function decideProfile(run: Run, changed: Partial<Pick<EngineState, 'fron
   const asked = changed.pinned === undefined ? run.state.pinned : changed.pinned;
   const pinned = asked !== null && run.compiled.profiles.has(asked) ? asked : null;
   const decision = resolveProfile(run.compiled.rules, front, pinned);
-  run.state = { ...run.state, front, pinned, profile: decision.profile };
+  Object.assign(run.state, { front, pinned, profile: decision.profile });
   const ended = from === decision.profile ? [] : endWhere(run, (using) => !stillDecides(run, using));
   if (from !== decision.profile) run.changes.push({ kind: 'profile', from, to: decision.profile });
   return { kind: 'profile-decided', window: front, decision, ended };

@@ -25,7 +25,7 @@ export function endWhere(run: Run, which: (using: Using) => boolean): readonly E
     end(run, latched);
     note(latched, latched);
     const { [key]: _ended, ...others } = run.state.latched;
-    run.state = { ...run.state, latched: others };
+    run.state.latched = others;
   }
   for (const waiting of Object.values(run.state.waiting)) {
     const choices = [waiting.press, waiting.hold, waiting.double];
@@ -40,7 +40,7 @@ function comeUpInSilence(run: Run, held: Held): void {
   const { device, control } = held;
   dropTimers(run, (timer) => timer.device === device && timer.control === control);
   const silent: Held = { ...held, ...NO_OUTPUT, silent: true, later: null };
-  run.state = { ...run.state, held: { ...run.state.held, [controlKey(device, control)]: silent } };
+  run.state.held = { ...run.state.held, [controlKey(device, control)]: silent };
 }
 
 function silentHeld({ press, since }: Waiting): Held {
@@ -58,6 +58,7 @@ export function letGo(run: Run, device: string | null): readonly Ended[] {
   const kept = <Value>(record: Readonly<Record<string, Value>>) =>
     Object.fromEntries(Object.entries(record).filter(([key]) => !goes(key.slice(0, key.indexOf('/')))));
   dropTimers(run, (timer) => goes(timer.device));
-  run.state = { ...run.state, held: kept(run.state.held), turned: kept(run.state.turned) };
+  run.state.held = kept(run.state.held);
+  run.state.turned = kept(run.state.turned);
   return ended;
 }

@@ -40,7 +40,7 @@ export function release(run: Run, { device, control }: EventOf<'up'>): Outcome {
   if (waiting?.down) return releaseWaiting(run, waiting);
   const { [key]: held, ...others } = run.state.held;
   if (!held) return { kind: 'ignored', why: 'not-down' };
-  run.state = { ...run.state, held: others };
+  run.state.held = others;
   dropTimers(run, isOf(held));
   end(run, held);
   if (held.later?.when === 'release' && !held.silent) tap(run, held.later.effect);
@@ -76,13 +76,13 @@ export function fallDue(run: Run, { what, device, control, repeat, at }: Timer):
 /** Forgets an undecided press and what was to fall due for it. */
 export function dropWaiting(run: Run, waiting: Waiting): void {
   const { [controlKey(waiting.device, waiting.control)]: _dropped, ...others } = run.state.waiting;
-  run.state = { ...run.state, waiting: others };
+  run.state.waiting = others;
   dropTimers(run, isOf(waiting));
 }
 
 function keepWaiting(run: Run, waiting: Waiting): void {
   const key = controlKey(waiting.device, waiting.control);
-  run.state = { ...run.state, waiting: { ...run.state.waiting, [key]: waiting } };
+  run.state.waiting = { ...run.state.waiting, [key]: waiting };
 }
 
 function choose(run: Run, device: string, control: string, trigger: Trigger): Choice {
@@ -92,6 +92,7 @@ function choose(run: Run, device: string, control: string, trigger: Trigger): Ch
 
 /** The same for a trigger that counts only where it is bound; set to native it is as if it were not there. */
 function chooseBound(run: Run, device: string, control: string, trigger: Trigger): Choice | null {
+  if (!run.compiled.uses.has(`${controlKey(device, control)}/${trigger}`)) return null;
   const choice = choose(run, device, control, trigger);
   const { decided } = choice.resolution;
   return decided && decided.binding.behaviour.kind !== 'native' ? choice : null;

@@ -11,9 +11,10 @@ export interface Run {
   readonly compiled: Compiled;
   readonly strokes: Stroke[];
   readonly changes: StateChange[];
-  state: EngineState;
+  /** A copy of the run's own: its fields are set anew, what they hold is never changed in place. */
+  readonly state: { -readonly [Field in keyof EngineState]: EngineState[Field] };
   /** The event that strokes are sent for now; for what falls due, the one it comes from. */
-  cause: number;
+  readonly cause: number;
 }
 
 /** Looks up what decides for a control and trigger now. */
@@ -35,7 +36,7 @@ export function effectFor(run: Run, resolution: Resolution): Sendable | null {
 /** Puts a key down; sent only when nothing holds it yet. */
 function keyDown(run: Run, code: string): void {
   const count = run.state.keys[code] ?? 0;
-  run.state = { ...run.state, keys: { ...run.state.keys, [code]: count + 1 } };
+  run.state.keys = { ...run.state.keys, [code]: count + 1 };
   if (count === 0) send(run, { kind: 'key-down', code });
 }
 
@@ -43,20 +44,20 @@ function keyDown(run: Run, code: string): void {
 function keyUp(run: Run, code: string): void {
   const { [code]: count = 0, ...others } = run.state.keys;
   if (count === 0) return;
-  run.state = { ...run.state, keys: count > 1 ? { ...others, [code]: count - 1 } : others };
+  run.state.keys = count > 1 ? { ...others, [code]: count - 1 } : others;
   if (count === 1) send(run, { kind: 'key-up', code });
 }
 
 function buttonDown(run: Run, button: number): void {
   const count = run.state.buttons[button] ?? 0;
-  run.state = { ...run.state, buttons: { ...run.state.buttons, [button]: count + 1 } };
+  run.state.buttons = { ...run.state.buttons, [button]: count + 1 };
   if (count === 0) send(run, { kind: 'button-down', button });
 }
 
 function buttonUp(run: Run, button: number): void {
   const { [button]: count = 0, ...others } = run.state.buttons;
   if (count === 0) return;
-  run.state = { ...run.state, buttons: count > 1 ? { ...others, [button]: count - 1 } : others };
+  run.state.buttons = count > 1 ? { ...others, [button]: count - 1 } : others;
   if (count === 1) send(run, { kind: 'button-up', button });
 }
 

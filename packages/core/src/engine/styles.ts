@@ -12,18 +12,19 @@ export function start(run: Run, choice: Choice): Outcome {
   const { device, control, trigger, decided } = resolution;
   const behaviour = decided?.binding.behaviour;
   const style = styleOf(behaviour);
-  const using: Using = { device, control, trigger, decided };
   let output = NO_OUTPUT;
   let later: Held['later'] = null;
   if (effect) {
     if (style === 'follow') output = begin(run, effect);
-    else if (style === 'latch') toggleLatch(run, using, effect);
+    else if (style === 'latch') toggleLatch(run, { device, control, trigger, decided }, effect);
     else if (style === 'release') later = { when: 'release', effect };
     else tap(run, effect);
     if (style === 'repeat') later = { when: 'repeat', effect };
   }
-  const held: Held = { ...using, since: run.state.now, ...output, silent: false, later };
-  run.state = { ...run.state, held: { ...run.state.held, [controlKey(device, control)]: held } };
+  const { codes, buttons } = output;
+  const since = run.state.now;
+  const held: Held = { device, control, trigger, decided, codes, buttons, since, silent: false, later };
+  run.state.held = { ...run.state.held, [controlKey(device, control)]: held };
   if (later?.when === 'repeat') {
     const repeat = (behaviour?.kind === 'action' ? behaviour.repeat : null) ?? USUAL_REPEAT;
     setTimer(run, { at: run.state.now + repeat.delayMs, what: 'repeat', device, control, repeat });
@@ -51,9 +52,9 @@ function toggleLatch(run: Run, using: Using, effect: Sendable): void {
   const { [key]: latched, ...others } = run.state.latched;
   if (latched) {
     end(run, latched);
-    run.state = { ...run.state, latched: others };
+    run.state.latched = others;
   } else {
     const output = begin(run, effect);
-    run.state = { ...run.state, latched: { ...run.state.latched, [key]: { ...using, ...output } } };
+    run.state.latched = { ...run.state.latched, [key]: { ...using, ...output } };
   }
 }

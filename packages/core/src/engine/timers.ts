@@ -3,13 +3,13 @@ import type { EngineState, Timer } from './state.ts';
 
 /** Sets something to fall due. */
 export function setTimer(run: Run, timer: Omit<Timer, 'cause'>): void {
-  run.state = { ...run.state, timers: [...run.state.timers, { ...timer, cause: run.cause }] };
+  run.state.timers = [...run.state.timers, { ...timer, cause: run.cause }];
 }
 
 /** Takes back what was to fall due for a control, or for controls. */
 export function dropTimers(run: Run, which: (timer: Timer) => boolean): void {
   if (!run.state.timers.some(which)) return;
-  run.state = { ...run.state, timers: run.state.timers.filter((timer) => !which(timer)) };
+  run.state.timers = run.state.timers.filter((timer) => !which(timer));
 }
 
 /** What falls due first; of those at the same time the one that was set first. Null when nothing does. */

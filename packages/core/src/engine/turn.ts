@@ -20,7 +20,7 @@ export function turn(run: Run, { device, control, unit, amount }: EventOf<'turn'
   const steps = Math.floor(Math.abs(total) / stepDegrees + TOLERANCE);
   const left = total - Math.sign(total) * steps * stepDegrees;
   const rest = Math.abs(left) < stepDegrees * TOLERANCE * 2 ? 0 : left;
-  run.state = { ...run.state, turned: rest === 0 ? others : { ...others, [key]: rest } };
+  run.state.turned = rest === 0 ? others : { ...others, [key]: rest };
 
   const trigger = (amount === 0 ? before : amount) < 0 ? 'anticlockwise' : 'clockwise';
   const resolution = resolveNow(run, device, control, trigger);
