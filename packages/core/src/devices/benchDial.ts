@@ -17,7 +17,7 @@ export function benchDial(id: string, name = 'Bench dial'): Device {
         shape: { kind: 'circle', cx: 42, cy: 42, r: 40 },
         cap: { kind: 'circle', cx: 42, cy: 42, r: 27 },
         canPress: true,
-        rotor: { kind: 'continuous', stepDegrees: 18 },
+        rotor: { kind: 'continuous', stepDegrees: 18, speedUp: null },
         native: {},
       },
     ],

@@ -21,13 +21,33 @@ export const nativeOutputSchema = z.discriminatedUnion('kind', [
 ]);
 export type NativeOutput = z.infer<typeof nativeOutputSchema>;
 
+/** Turning faster sends more steps: once below `from`, `max` times at `to` and above, in degrees per second. */
+export const speedUpSchema = z
+  .strictObject({
+    max: z.number().int().min(2).max(50),
+    from: z.number().min(0).max(10_000),
+    to: z.number().min(1).max(10_000),
+  })
+  .refine(({ from, to }) => from < to)
+  .nullable();
+export type SpeedUp = z.infer<typeof speedUpSchema>;
+
 /**
  * How a control turns. A continuous rotor reports degrees and sends one step every `stepDegrees`; a
  * detented one reports detents, `detentDegrees` apart, and sends one step for each.
  */
+const degrees = z.number().min(0.5).max(360);
 export const rotorSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('continuous'), stepDegrees: z.number().min(0.5).max(360) }),
-  z.strictObject({ kind: z.literal('detented'), detentDegrees: z.number().min(0.5).max(360) }),
+  z.strictObject({
+    kind: z.literal('continuous'),
+    stepDegrees: degrees,
+    speedUp: speedUpSchema.default(null),
+  }),
+  z.strictObject({
+    kind: z.literal('detented'),
+    detentDegrees: degrees,
+    speedUp: speedUpSchema.default(null),
+  }),
 ]);
 export type Rotor = z.infer<typeof rotorSchema>;
 
@@ -68,9 +88,16 @@ export function mainTriggersOf(control: Control): readonly Trigger[] {
   return control.kind === 'wheel' ? [...press, ...turns] : [...turns, ...press];
 }
 
-/** All the triggers a control offers: the main ones, each press with its hold and double press. */
+/**
+ * All the triggers a control offers: the main ones, each press with its hold and double press, and each turn
+ * with the same turn while the control is pressed.
+ */
 export function triggersOf(control: Control): readonly Trigger[] {
-  return mainTriggersOf(control).flatMap((trigger): readonly Trigger[] =>
-    trigger === 'press' ? ['press', 'hold', 'double-press'] : [trigger],
-  );
+  return mainTriggersOf(control).flatMap((trigger): readonly Trigger[] => {
+    if (trigger === 'press') return ['press', 'hold', 'double-press'];
+    if (!control.canPress) return [trigger];
+    return trigger === 'clockwise'
+      ? ['clockwise', 'pressed-clockwise']
+      : ['anticlockwise', 'pressed-anticlockwise'];
+  });
 }

@@ -13,6 +13,7 @@ export {
   nameSchema,
   nativeOutputSchema,
   type Rotor,
+  type SpeedUp,
   triggersOf,
 } from './device.ts';
 export { pocketMouse } from './pocketMouse.ts';

@@ -31,7 +31,7 @@ export function pocketMouse(id: string, name = 'Pocket mouse'): Device {
         shape: { kind: 'rect', x: 35, y: 13, width: 10, height: 22, radius: 5 },
         cap: null,
         canPress: true,
-        rotor: { kind: 'detented', detentDegrees: 15 },
+        rotor: { kind: 'detented', detentDegrees: 15, speedUp: null },
         native: {
           press: { kind: 'button', button: 1 },
           clockwise: { kind: 'wheel', ticks: 1 },

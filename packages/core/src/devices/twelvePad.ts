@@ -29,7 +29,7 @@ const knobAt = (id: string, name: string, cy: number): Control => ({
   shape: { kind: 'circle', cx: 122, cy, r: 12.5 },
   cap: { kind: 'circle', cx: 122, cy, r: 7.5 },
   canPress: true,
-  rotor: { kind: 'detented', detentDegrees: 18 },
+  rotor: { kind: 'detented', detentDegrees: 18, speedUp: null },
   native: {},
 });
 

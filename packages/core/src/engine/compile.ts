@@ -16,7 +16,7 @@ interface CompiledProfile {
   readonly commandsOf: Program['commands'] | null;
   /** By slot key; only bindings that send something. */
   readonly effects: ReadonlyMap<string, Effect>;
-  /** Uses beyond the plain press, as `device/control/trigger`, that are set in any layer. */
+  /** Uses beyond press and turn, as `device/control/trigger`, that are set in any layer. */
   readonly uses: readonly string[];
 }
 
@@ -27,7 +27,7 @@ export interface Compiled {
   readonly controls: ReadonlyMap<string, Control>;
   readonly profiles: ReadonlyMap<string, CompiledProfile>;
   readonly chains: ReadonlyMap<string, readonly Profile[]>;
-  /** Holds and double presses that are set in any profile: most controls have none, and need no look-up. */
+  /** Uses beyond press and turn that are set in any profile: most controls have none, and need no look-up. */
   readonly uses: ReadonlySet<string>;
 }
 
@@ -77,7 +77,9 @@ function compileProfile(
   source: Profile,
   commandsOf: CompiledProfile['commandsOf'],
 ): CompiledProfile {
-  const keys = Object.keys(source.bindings).filter((key) => /\/(hold|double-press)$/.test(key));
+  const keys = Object.keys(source.bindings).filter((key) =>
+    /\/(hold|double-press|pressed-clockwise|pressed-anticlockwise)$/.test(key),
+  );
   const uses = keys.map((key) => key.slice(key.indexOf('/') + 1));
   return { source, commandsOf, effects: effectsOf(setup, source), uses };
 }

@@ -306,6 +306,83 @@ test.each<[string, Setup, EngineEvent[], string]>([
   expect(short(simulate(setup, events))).toBe(strokes);
 });
 
+/** The dial in Everywhere with press A, turns X and Y, turns while pressed P and Q; hold B if asked for. */
+function pressedTurns(hold = false): Setup {
+  const setup = demoSetup();
+  const bindings = setup.profiles.everywhere?.bindings ?? {};
+  const rows = [
+    ['press', 'A', 'follow'],
+    ['clockwise', 'X', 'tap'],
+    ['pressed-clockwise', 'P', 'tap'],
+    ['pressed-anticlockwise', 'Q', 'tap'],
+    ...(hold ? ([['hold', 'B', 'follow']] as const) : []),
+  ] as const;
+  for (const [trigger, shortcut, style] of rows) {
+    bindings[slotKey('base', 'bench-dial', 'dial', trigger)] = {
+      behaviour: { kind: 'action', action: { kind: 'shortcut', shortcut }, style, repeat: null },
+      face: null,
+      note: null,
+    };
+  }
+  return setup;
+}
+const dial = { device: 'bench-dial', control: 'dial' };
+
+test.each<[string, Setup, EngineEvent[], string]>([
+  [
+    'turned while pressed is a use of its own, and no press when it comes up',
+    pressedTurns(),
+    [down(0, dial), turn(10, 18), turn(20, -18), up(30, dial)],
+    '@10 +KeyP @10 -KeyP @20 +KeyQ @20 -KeyQ',
+  ],
+  [
+    'pressed without a turn is a press, sent at up',
+    pressedTurns(),
+    [down(0, dial), up(900, dial), turn(910, 18)],
+    '@900 +KeyA @900 -KeyA @910 +KeyX @910 -KeyX',
+  ],
+  [
+    'a turn too small for a step takes the press away too',
+    pressedTurns(),
+    [down(0, dial), turn(10, 5), up(20, dial)],
+    '',
+  ],
+  [
+    'a turn before its time takes the hold away',
+    pressedTurns(true),
+    [down(0, dial), turn(249, 18), up(600, dial)],
+    '@249 +KeyP @249 -KeyP',
+  ],
+  [
+    'a hold goes on while it is turned',
+    pressedTurns(true),
+    [down(0, dial), turn(400, 18), up(600, dial)],
+    '@250 +KeyB @400 +KeyP @400 -KeyP @600 -KeyB',
+  ],
+  [
+    'not bound while pressed: the plain turn, and the press follows',
+    demoSetup(),
+    [front(0, 'larkframe'), down(1, dial), turn(2, 18), up(3, dial)],
+    '@1 +Enter @2 +ArrowRight @2 -ArrowRight @3 -Enter',
+  ],
+])('%s', (_name, setup, events, strokes) => {
+  expect(short(simulate(setup, events))).toBe(strokes);
+});
+
+// From 180 to 720 degrees per second up to 6 times: at 450 half way, round(1 + 5 · 0.5) = 4 (3.5 goes up).
+test.each([
+  ['the first turn is at rest', [turn(1000, 18)], 1],
+  ['below the lower speed', [turn(1000, 18), turn(1101, 18)], 2],
+  ['half way', [turn(1000, 18), turn(1040, 18)], 5],
+  ['at the upper speed and above', [turn(1000, 18), turn(1025, 18), turn(1026, 18)], 13],
+  ['after a rest of 200 ms it is slow again, whatever the angle', [turn(1000, 18), turn(1201, 180)], 11],
+])('speed-up: %s', (_name, events, steps) => {
+  const setup = demoSetup();
+  const rotor = setup.devices.find(({ id }) => id === 'bench-dial')?.controls[0]?.rotor;
+  if (rotor) rotor.speedUp = { max: 6, from: 180, to: 720 };
+  expect(simulate(setup, events).strokes).toHaveLength(steps);
+});
+
 function bothIn(profile: string): Setup {
   const setup = decided(true, true);
   const [from, to] = [setup.profiles.everywhere, setup.profiles[profile]];

@@ -15,12 +15,16 @@ export type Outcome =
       readonly resolution: Resolution;
       readonly hold: boolean;
       readonly double: boolean;
+      /** A turn while it is down would be a use of its own. */
+      readonly turns: boolean;
     }
   | { readonly kind: 'repeated' }
   | {
       readonly kind: 'released';
       /** The output had ended before, so nothing was sent. */
       readonly silent: boolean;
+      /** It was turned meanwhile, so that it was no press. */
+      readonly turned: boolean;
       readonly heldFor: number;
     }
   | {
@@ -30,6 +34,8 @@ export type Outcome =
       /** Degrees kept for the next step, signed. */
       readonly rest: number;
       readonly stepDegrees: number;
+      /** How many times each step counts for the speed of the turn; 1 without speed-up. */
+      readonly factor: number;
       readonly resolution: Resolution;
     }
   | {

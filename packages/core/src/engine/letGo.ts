@@ -44,7 +44,7 @@ function comeUpInSilence(run: Run, held: Held): void {
 }
 
 function silentHeld({ press, since }: Waiting): Held {
-  return { ...usingOf(press), ...NO_OUTPUT, since, silent: true, later: null };
+  return { ...usingOf(press), ...NO_OUTPUT, since, silent: true, turned: false, later: null };
 }
 
 function usingOf({ resolution: { device, control, trigger, decided } }: Choice): Using {

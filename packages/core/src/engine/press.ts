@@ -2,11 +2,13 @@ import type { Trigger } from '../devices/index.ts';
 import { controlKey } from './compile.ts';
 import type { EventOf } from './event.ts';
 import type { Outcome } from './explanation.ts';
-import { effectFor, end, type Run, resolveNow, tap } from './run.ts';
-import type { Choice, Timer, Waiting } from './state.ts';
+import { effectFor, end, NO_OUTPUT, type Run, resolveNow, tap } from './run.ts';
+import type { Choice, Held, Timer, Waiting } from './state.ts';
 import { sendShort, start } from './styles.ts';
 import { dropTimers, setTimer } from './timers.ts';
 import { DOUBLE_MS, HOLD_MS } from './times.ts';
+
+const TURNS = ['pressed-clockwise', 'pressed-anticlockwise'] as const;
 
 /**
  * A control goes down. Where only its press is bound, that decides at once; where hold or double press are
@@ -26,11 +28,28 @@ export function press(run: Run, { device, control }: EventOf<'down'>): Outcome {
   const pressed = choose(run, device, control, 'press');
   const hold = chooseBound(run, device, control, 'hold');
   const double = chooseBound(run, device, control, 'double-press');
-  if (!hold && !double) return start(run, pressed);
+  const turns = TURNS.some((trigger) => chooseBound(run, device, control, trigger) !== null);
+  if (!hold && !double && !turns) return start(run, pressed);
   const since = run.state.now;
-  keepWaiting(run, { device, control, since, down: true, press: pressed, hold, double, cause: run.cause });
+  keepWaiting(run, {
+    device,
+    control,
+    since,
+    down: true,
+    press: pressed,
+    hold,
+    double,
+    turns,
+    cause: run.cause,
+  });
   if (hold) setTimer(run, { at: since + HOLD_MS, what: 'hold', device, control, repeat: null });
-  return { kind: 'waiting', resolution: pressed.resolution, hold: hold !== null, double: double !== null };
+  return {
+    kind: 'waiting',
+    resolution: pressed.resolution,
+    hold: hold !== null,
+    double: double !== null,
+    turns,
+  };
 }
 
 /** A control comes up: an undecided press is decided or waits for a second one; what is held is let go. */
@@ -44,7 +63,8 @@ export function release(run: Run, { device, control }: EventOf<'up'>): Outcome {
   dropTimers(run, isOf(held));
   end(run, held);
   if (held.later?.when === 'release' && !held.silent) tap(run, held.later.effect);
-  return { kind: 'released', silent: held.silent, heldFor: run.state.now - held.since };
+  const { silent, turned, since } = held;
+  return { kind: 'released', silent, turned, heldFor: run.state.now - since };
 }
 
 function releaseWaiting(run: Run, waiting: Waiting): Outcome {
@@ -53,7 +73,33 @@ function releaseWaiting(run: Run, waiting: Waiting): Outcome {
   const { device, control } = waiting;
   keepWaiting(run, { ...waiting, down: false });
   setTimer(run, { at: run.state.now + DOUBLE_MS, what: 'press', device, control, repeat: null });
-  return { kind: 'waiting', resolution: waiting.press.resolution, hold: false, double: true };
+  return { kind: 'waiting', resolution: waiting.press.resolution, hold: false, double: true, turns: false };
+}
+
+/**
+ * A control is turned while it is down: the press it waited for is none any more. Tells whether the turn is a
+ * use of its own.
+ */
+export function turnedWhileDown(run: Run, device: string, control: string, trigger: Trigger): boolean {
+  const key = controlKey(device, control);
+  const waiting = run.state.waiting[key];
+  if (!waiting?.down && !run.state.held[key]) return false;
+  if (!chooseBound(run, device, control, trigger)) return false;
+  if (waiting?.turns) {
+    dropWaiting(run, waiting);
+    const { resolution } = waiting.press;
+    const used = { device, control, trigger: resolution.trigger, decided: resolution.decided };
+    const held: Held = {
+      ...used,
+      ...NO_OUTPUT,
+      since: waiting.since,
+      silent: false,
+      turned: true,
+      later: null,
+    };
+    run.state.held = { ...run.state.held, [key]: held };
+  }
+  return true;
 }
 
 /** Something falls due: a press has become a hold, no second press came, or a repeat. */

@@ -29,6 +29,8 @@ export interface Held extends Using, Output {
   readonly since: number;
   /** Ended early (another program came to the front): the control comes up in silence. */
   readonly silent: boolean;
+  /** It was turned while it was down, so that it is no press when it comes up. */
+  readonly turned: boolean;
   /** What is sent again while it is held, or once when it comes up. */
   readonly later: { readonly when: 'repeat' | 'release'; readonly effect: Sendable } | null;
 }
@@ -53,6 +55,8 @@ export interface Waiting {
   readonly press: Choice;
   readonly hold: Choice | null;
   readonly double: Choice | null;
+  /** Whether a turn while it is down would be a use of its own. */
+  readonly turns: boolean;
   /** The event that put the control down. */
   readonly cause: number;
 }
@@ -67,6 +71,14 @@ export interface Timer {
   readonly repeat: Repeat | null;
   /** The event it comes from. */
   readonly cause: number;
+}
+
+/** A turn that may go on. */
+export interface Turned {
+  /** Degrees since the last step, signed. */
+  readonly rest: number;
+  /** When it was turned last. */
+  readonly at: number;
 }
 
 /** Everything the engine remembers between events: plain data, never changed in place. */
@@ -92,8 +104,8 @@ export interface EngineState {
   readonly waiting: Readonly<Record<string, Waiting>>;
   /** What falls due, in the order in which it was set. */
   readonly timers: readonly Timer[];
-  /** Degrees turned since the last step, signed, by `device/control`; none where it is 0. */
-  readonly turned: Readonly<Record<string, number>>;
+  /** By `device/control`: what was turned last. */
+  readonly turned: Readonly<Record<string, Turned>>;
 }
 
 export const INITIAL_STATE: EngineState = {

@@ -23,7 +23,18 @@ export function start(run: Run, choice: Choice): Outcome {
   }
   const { codes, buttons } = output;
   const since = run.state.now;
-  const held: Held = { device, control, trigger, decided, codes, buttons, since, silent: false, later };
+  const held: Held = {
+    device,
+    control,
+    trigger,
+    decided,
+    codes,
+    buttons,
+    since,
+    silent: false,
+    turned: false,
+    later,
+  };
   run.state.held = { ...run.state.held, [controlKey(device, control)]: held };
   if (later?.when === 'repeat') {
     const repeat = (behaviour?.kind === 'action' ? behaviour.repeat : null) ?? USUAL_REPEAT;

@@ -1,10 +1,14 @@
+import type { Rotor, SpeedUp, Trigger } from '../devices/index.ts';
 import { controlKey } from './compile.ts';
 import type { EventOf } from './event.ts';
 import type { Outcome } from './explanation.ts';
+import { turnedWhileDown } from './press.ts';
 import { effectFor, type Run, resolveNow, tap } from './run.ts';
 
 /** Degrees that count as none: what adding fractions of degrees may be off by. */
 const TOLERANCE = 1e-9;
+/** After this long without turning, a turn begins at rest: milliseconds. */
+const REST_MS = 200;
 
 /** A control turns: degrees add up to steps, each step is sent as a tap, the rest is kept. */
 export function turn(run: Run, { device, control, unit, amount }: EventOf<'turn'>): Outcome {
@@ -12,19 +16,44 @@ export function turn(run: Run, { device, control, unit, amount }: EventOf<'turn'
   const known = run.compiled.controls.get(key);
   if (!known) return { kind: 'ignored', why: 'unknown-control' };
   if (!known.rotor) return { kind: 'ignored', why: 'cannot-turn' };
-  const stepDegrees = known.rotor.kind === 'continuous' ? known.rotor.stepDegrees : known.rotor.detentDegrees;
-  const { [key]: before = 0, ...others } = run.state.turned;
+  const stepDegrees = stepOf(known.rotor);
+  const { [key]: before = { rest: 0, at: Number.NEGATIVE_INFINITY }, ...others } = run.state.turned;
   const turned = unit === 'detents' ? amount * stepDegrees : amount;
-  const goesOn = before * turned >= 0;
-  const total = (goesOn ? before : 0) + turned;
-  const steps = Math.floor(Math.abs(total) / stepDegrees + TOLERANCE);
-  const left = total - Math.sign(total) * steps * stepDegrees;
+  const goesOn = before.rest * turned >= 0;
+  const total = (goesOn ? before.rest : 0) + turned;
+  const whole = Math.floor(Math.abs(total) / stepDegrees + TOLERANCE);
+  const left = total - Math.sign(total) * whole * stepDegrees;
   const rest = Math.abs(left) < stepDegrees * TOLERANCE * 2 ? 0 : left;
-  run.state.turned = rest === 0 ? others : { ...others, [key]: rest };
+  const elapsed = run.state.now - before.at;
+  const factor = speedFactor(known.rotor.speedUp, Math.abs(turned), elapsed);
+  const steps = whole * factor;
+  const forgotten = rest === 0 && known.rotor.speedUp === null;
+  run.state.turned = forgotten ? others : { ...others, [key]: { rest, at: run.state.now } };
 
-  const trigger = (amount === 0 ? before : amount) < 0 ? 'anticlockwise' : 'clockwise';
+  const back = (amount === 0 ? before.rest : amount) < 0;
+  const pressed: Trigger = back ? 'pressed-anticlockwise' : 'pressed-clockwise';
+  const plain: Trigger = back ? 'anticlockwise' : 'clockwise';
+  const trigger = turnedWhileDown(run, device, control, pressed) ? pressed : plain;
   const resolution = resolveNow(run, device, control, trigger);
   const effect = steps > 0 ? effectFor(run, resolution) : null;
   if (effect) for (let i = 0; i < steps; i++) tap(run, effect);
-  return { kind: 'turned', steps, rest, stepDegrees, resolution };
+  return { kind: 'turned', steps, rest, stepDegrees, factor, resolution };
+}
+
+function stepOf(rotor: Rotor): number {
+  return rotor.kind === 'continuous' ? rotor.stepDegrees : rotor.detentDegrees;
+}
+
+/**
+ * How many times each step counts: `round(1 + (max − 1) · clamp((v − from) / (to − from), 0, 1))`, with v the
+ * speed over the last interval in degrees per second, 0 after a rest.
+ *
+ * @param degrees turned in the interval, not signed
+ * @param elapsed the interval in milliseconds
+ */
+export function speedFactor(speedUp: SpeedUp, degrees: number, elapsed: number): number {
+  if (!speedUp || elapsed > REST_MS) return 1;
+  const speed = elapsed <= 0 ? Number.POSITIVE_INFINITY : (degrees / elapsed) * 1000;
+  const part = Math.max(0, Math.min(1, (speed - speedUp.from) / (speedUp.to - speedUp.from)));
+  return Math.round(1 + (speedUp.max - 1) * part);
 }

@@ -67,13 +67,15 @@ function didControl(setup: Setup, event: ControlEvent, outcome: Outcome): string
 /** `turned 108°` for a dial, `upper knob turned back 2 detents` for one of several, `wheel up 1 detent`. */
 function turnedWords(setup: Setup, event: EventOf<'turn'>, outcome: Outcome): string {
   const { device, control, amount, unit } = event;
-  const back = outcome.kind === 'turned' && outcome.resolution.trigger === 'anticlockwise';
+  const trigger = outcome.kind === 'turned' ? outcome.resolution.trigger : 'clockwise';
+  const back = trigger === 'anticlockwise' || trigger === 'pressed-anticlockwise';
+  const pressed = trigger.startsWith('pressed-') ? 'while pressed ' : '';
   const size = tidy(Math.abs(amount));
   const much = unit === 'degrees' ? `${size}°` : `${size} ${size === '1' ? 'detent' : 'detents'}`;
   const known = setup.devices.find(({ id }) => id === device)?.controls.find(({ id }) => id === control);
-  if (known?.kind === 'wheel') return `${known.name.toLowerCase()} ${back ? 'down' : 'up'} ${much}`;
+  if (known?.kind === 'wheel') return `${known.name.toLowerCase()} ${back ? 'down' : 'up'} ${pressed}${much}`;
   const which = known && known.kind !== 'dial' ? `${known.name.toLowerCase()} ` : '';
-  return `${which}turned ${back ? 'back ' : ''}${much}`;
+  return `${which}turned ${pressed}${back ? 'back ' : ''}${much}`;
 }
 
 function whyOf(setup: Setup, { outcome, event }: Explanation): string {
@@ -85,6 +87,7 @@ function whyOf(setup: Setup, { outcome, event }: Explanation): string {
     case 'repeated':
       return 'Sent again while it is held.';
     case 'released':
+      if (outcome.turned) return 'It was turned while it was down, so it is no press.';
       return outcome.silent
         ? 'Its key was let go before, so it comes up in silence.'
         : `Held for ${tidy(outcome.heldFor)} ms.`;
@@ -119,13 +122,15 @@ const IGNORED_WORDS: Readonly<Record<Extract<Outcome, { kind: 'ignored' }>['why'
   'unknown-profile': 'There is no such profile.',
 };
 
-function waitingWords({ hold, double }: Extract<Outcome, { kind: 'waiting' }>): string {
+function waitingWords({ hold, double, turns }: Extract<Outcome, { kind: 'waiting' }>): string {
+  if (turns && !hold && !double) return 'It waits to see whether it is turned while it is down.';
   if (hold && double) return 'It waits to see whether it becomes a hold or a double press.';
   return hold ? 'It waits to see whether it becomes a hold.' : 'It waits for a second press.';
 }
 
 function stepWords(degrees: number, outcome: Extract<Outcome, { kind: 'turned' }>): string {
-  const { steps, stepDegrees, rest } = outcome;
+  const { steps, stepDegrees, rest, factor } = outcome;
+  if (factor > 1) return ` ${steps} steps: each counts ${factor} times at this speed.`;
   const kept = rest === 0 ? '' : `, ${tidy(Math.abs(rest))}° kept`;
   const exact = Math.abs(Math.abs(degrees) - steps * stepDegrees) < 1e-6;
   const many = steps === 1 ? 'step' : 'steps';

@@ -29,11 +29,15 @@ const TRIGGER_WORDS: Readonly<Record<Trigger, string>> = {
   'double-press': 'double press',
   clockwise: 'clockwise',
   anticlockwise: 'anticlockwise',
+  'pressed-clockwise': 'clockwise while pressed',
+  'pressed-anticlockwise': 'anticlockwise while pressed',
 };
 const WHEEL_WORDS: Readonly<Record<Trigger, string>> = {
   ...TRIGGER_WORDS,
   clockwise: 'up',
   anticlockwise: 'down',
+  'pressed-clockwise': 'up while pressed',
+  'pressed-anticlockwise': 'down while pressed',
 };
 
 /** The name of a trigger by itself: `Press`, `Hold`, `Double press`… */

@@ -1,3 +1,4 @@
+import type { Trigger } from '@nimble-lever/core/devices';
 import { profileChain, resolveBehaviour } from '@nimble-lever/core/resolve';
 import { adaptBinding, type Slot } from '@nimble-lever/core/setup';
 import { createSelector, type UnknownAction } from '@reduxjs/toolkit';
@@ -14,9 +15,12 @@ export const selectBoard = createSelector(
   boardModel,
 );
 
+/** Triggers whose rows are always there. */
+const EXPECTED: readonly Trigger[] = ['press', 'clockwise', 'anticlockwise'];
+
 /** The selected slot where its row might not be shown otherwise; so that moving about makes no new matrix. */
 function hiddenByItself(slot: Slot | null): Slot | null {
-  return slot?.trigger === 'hold' || slot?.trigger === 'double-press' ? slot : null;
+  return slot && !EXPECTED.includes(slot.trigger) ? slot : null;
 }
 
 /** The selected slot, unless what it stands for is gone. */

@@ -82,12 +82,15 @@ export function DoesSection({ edits, chooserRef, onDone }: Props) {
   );
 }
 
-/** Press, hold or double press: each is a cell of its own, and shows as a row once it is set. */
+/** The ways of using a control alike: press, hold, double press; or a turn, also while pressed. Each is a cell. */
 function TriggerChoice({ edits }: { readonly edits: CellEdits }) {
   const dispatch = useAppDispatch();
   const { slot, row } = edits.cell;
-  const triggers = triggersOf(row.control).filter(isPressed);
-  if (edits.turns || triggers.length < 2) return null;
+  const back = slot.trigger.endsWith('anticlockwise');
+  const triggers = triggersOf(row.control).filter((trigger) =>
+    edits.turns ? !isPressed(trigger) && trigger.endsWith('anticlockwise') === back : isPressed(trigger),
+  );
+  if (triggers.length < 2) return null;
   return (
     <Style>
       <span>{WORDS.usedBy}</span>

@@ -13,11 +13,7 @@ export const TRIED_MS = 1200;
 const TURN_STEPS = 6;
 
 /** Downs and ups that make each kind of press, in milliseconds. */
-const PRESSES: Readonly<Record<Exclude<Trigger, 'clockwise' | 'anticlockwise'>, readonly number[]>> = {
-  press: [100, 820],
-  hold: [100, 820],
-  'double-press': [100, 180, 300, 820],
-};
+const PRESSES = { press: [100, 820], hold: [100, 820], 'double-press': [100, 180, 300, 820] } as const;
 
 /**
  * What comes out when a control is used once: the engine itself is asked, with the profile pinned. A turn
@@ -26,20 +22,17 @@ const PRESSES: Readonly<Record<Exclude<Trigger, 'clockwise' | 'anticlockwise'>, 
 export function pulsesOf(compiled: Compiled, slot: Slot): readonly Pulse[] {
   const { profile, device, control, trigger } = slot;
   const at = { device, control };
-  const used: EngineEvent[] =
-    trigger === 'clockwise' || trigger === 'anticlockwise'
-      ? Array.from({ length: TURN_STEPS }, (_, i) => ({
-          kind: 'turn' as const,
-          t: ((i + 0.5) * TRIED_MS) / TURN_STEPS,
-          ...at,
-          unit: 'detents' as const,
-          amount: trigger === 'clockwise' ? 1 : -1,
-        }))
-      : PRESSES[trigger].map((t, i) => ({
-          kind: i % 2 === 0 ? ('down' as const) : ('up' as const),
-          t,
-          ...at,
-        }));
+  const turns = (amount: number): EngineEvent[] =>
+    Array.from({ length: TURN_STEPS }, (_, i) => ({
+      kind: 'turn',
+      t: ((i + 0.5) * TRIED_MS) / TURN_STEPS,
+      ...at,
+      unit: 'detents',
+      amount,
+    }));
+  const used = usesOf(trigger, turns, (times) =>
+    times.map((t, i) => ({ kind: i % 2 === 0 ? ('down' as const) : ('up' as const), t, ...at })),
+  );
   let state = INITIAL_STATE;
   let since: number | null = null;
   let down = 0;
@@ -64,4 +57,23 @@ export function pulsesOf(compiled: Compiled, slot: Slot): readonly Pulse[] {
   }
   if (down > 0 && since !== null) pulses.push({ from: since, to: TRIED_MS });
   return pulses;
+}
+
+function usesOf(
+  trigger: Trigger,
+  turns: (amount: number) => EngineEvent[],
+  presses: (times: readonly number[]) => EngineEvent[],
+): EngineEvent[] {
+  switch (trigger) {
+    case 'clockwise':
+      return turns(1);
+    case 'anticlockwise':
+      return turns(-1);
+    case 'pressed-clockwise':
+      return [...presses([0]), ...turns(1)];
+    case 'pressed-anticlockwise':
+      return [...presses([0]), ...turns(-1)];
+    default:
+      return presses(PRESSES[trigger]);
+  }
 }
