@@ -1,12 +1,13 @@
-import { compile, type EngineEvent, INITIAL_STATE, step } from '@nimble-lever/core/engine';
+import {
+  type Compiled,
+  compile,
+  type EngineEvent,
+  type EngineState,
+  INITIAL_STATE,
+  step,
+} from '@nimble-lever/core/engine';
 import type { Setup } from '@nimble-lever/core/setup';
-
-export interface EventTimes {
-  /** Microseconds for one event. */
-  readonly median: number;
-  readonly p99: number;
-  readonly perSecond: number;
-}
+import { type Times, timed } from './times.ts';
 
 /** Random but repeatable numbers from 0 to 1 (mulberry32). */
 function numbers(seed: number): () => number {
@@ -27,44 +28,50 @@ export function handAtWork(setup: Setup, count: number): EngineEvent[] {
   );
   const events: EngineEvent[] = [];
   for (let t = 0; events.length < count; t += 20) {
-    const { device, control } = places[Math.floor(next() * places.length)] ?? raise();
-    const at = { device, control: control.id };
+    const place = places[Math.floor(next() * places.length)];
+    if (!place) throw new Error('The set-up has no controls.');
+    const at = { device: place.device, control: place.control.id };
     if (next() < 0.02) {
       const program = setup.programs[Math.floor(next() * setup.programs.length)];
       const executable = program?.rules[0]?.executable?.text ?? '';
       events.push({ kind: 'front', t, window: { executable, class: '', title: '' } });
-    } else if (control.rotor && next() < 0.7) {
+    } else if (place.control.rotor && next() < 0.7) {
       events.push({ kind: 'turn', t, ...at, unit: 'detents', amount: next() < 0.5 ? 1 : -1 });
     } else {
       events.push({ kind: 'down', t, ...at }, { kind: 'up', t: t + 10, ...at });
     }
   }
-  return events;
+  return events.slice(0, count);
 }
 
-function raise(): never {
-  throw new Error('The set-up has no controls.');
-}
-
-/** Times every event of a run through the engine, after a run to warm up. */
-export function timeEvents(setup: Setup, count: number): EventTimes {
-  const compiled = compile(setup);
-  const events = handAtWork(setup, count);
-  const run = (times: Float64Array | null) => {
-    let state = INITIAL_STATE;
-    events.forEach((event, i) => {
-      const began = performance.now();
-      state = step(compiled, state, event).state;
-      if (times) times[i] = (performance.now() - began) * 1000;
-    });
+/** Runs events over and over, each round later than the one before. */
+function runner(compiled: Compiled, events: readonly EngineEvent[]) {
+  let state: EngineState = INITIAL_STATE;
+  const round = (events.at(-1)?.t ?? 0) + 1000;
+  return (i: number) => {
+    const event = events[i % events.length];
+    if (!event) return;
+    const t = event.t + Math.floor(i / events.length) * round;
+    state = step(compiled, state, { ...event, t: Math.max(state.now, t) }).state;
   };
-  run(null);
-  const times = new Float64Array(events.length);
-  run(times);
-  const began = performance.now();
-  run(null);
-  const seconds = (performance.now() - began) / 1000;
-  times.sort();
-  const at = (part: number) => times[Math.floor(times.length * part)] ?? 0;
-  return { median: at(0.5), p99: at(0.99), perSecond: events.length / seconds };
+}
+
+/** Times every event of a run through the engine. */
+export function timeEvents(setup: Setup, count: number): Times {
+  return timed(count, runner(compile(setup), handAtWork(setup, count)));
+}
+
+/** How much more memory is in use after many events than after a tenth of them: bytes. */
+export function memoryGrowth(setup: Setup, count: number): number {
+  const go = runner(compile(setup), handAtWork(setup, 100_000));
+  const used = () => {
+    for (let i = 0; i < 4; i++) globalThis.gc?.();
+    return process.memoryUsage().heapUsed;
+  };
+  let before = 0;
+  for (let i = 0; i < count; i++) {
+    if (i === Math.floor(count / 10)) before = used();
+    go(i);
+  }
+  return used() - before;
 }

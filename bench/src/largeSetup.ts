@@ -1,18 +1,34 @@
 import { twelvePad } from '@nimble-lever/core/devices';
 import {
-  BASE_LAYER,
+  acting,
   type Binding,
   demoSetup,
   EVERYWHERE,
   executableRule,
   type Profile,
+  type Rule,
   type Setup,
   slotKey,
 } from '@nimble-lever/core/setup';
 
 const SHORTCUTS = ['A', 'Ctrl+Z', 'Ctrl+Shift+K', 'F5', 'ArrowRight', 'Alt+Enter'];
+const LAYERS = ['base', 'second', 'third', 'fourth'];
+const PROGRAMS = 199;
 
-/** A set-up of 200 programs × 300 controls with 20,000 bindings. */
+/** Five rules a program: its executable, its class, two kinds of title, and one that keeps windows out. */
+function rulesOf(program: number): Rule[] {
+  const name = `program-${program}`;
+  const none = { negative: false, executable: null, class: null, title: null };
+  return [
+    executableRule(name),
+    { ...none, class: { match: 'glob', text: `${name}-*` } },
+    { ...none, title: { match: 'glob', text: `* — ${name}` } },
+    { ...none, title: { match: 'regex', text: `^${name}: (shot|scene) [0-9]{2,4}$` } },
+    { ...none, negative: true, title: { match: 'regex', text: `(About|Licence).*${name}` } },
+  ];
+}
+
+/** A set-up of 200 profiles × 300 controls × 4 layers with 20,000 bindings and 995 rules. */
 export function largeSetup(): Setup {
   const devices = Array.from({ length: 22 }, (_, i) => twelvePad(`pad-${i}`, `Pad ${i}`));
   const places = devices
@@ -23,20 +39,14 @@ export function largeSetup(): Setup {
       Array.from({ length: 100 }, (_, i) => {
         const place = places[(i * 3 + program) % places.length] ?? { device: '', control: '' };
         const shortcut = SHORTCUTS[(i + program) % SHORTCUTS.length] ?? 'A';
-        const binding: Binding = {
-          behaviour: {
-            kind: 'action',
-            action: { kind: 'shortcut', shortcut },
-            style: 'follow',
-            repeat: null,
-          },
-          face: null,
-          note: null,
-        };
-        return [slotKey(BASE_LAYER, place.device, place.control, 'press'), binding];
+        const behaviour = acting({ kind: 'shortcut', shortcut }, 'follow');
+        const layer = LAYERS[i % LAYERS.length] ?? 'base';
+        const trigger = i % 7 === 0 ? 'hold' : 'press';
+        const key = slotKey(layer, place.device, place.control, trigger);
+        return [key, { behaviour, face: null, note: null } satisfies Binding];
       }),
     );
-  const ids = Array.from({ length: 199 }, (_, i) => `program-${i}`);
+  const ids = Array.from({ length: PROGRAMS }, (_, i) => `program-${i}`);
   const profiles = [EVERYWHERE, ...ids].map(
     (id, i): Profile => ({
       id,
@@ -51,12 +61,8 @@ export function largeSetup(): Setup {
     ...demoSetup(),
     devices,
     commonCommands: [],
-    programs: ids.map((id) => ({
-      id,
-      name: id,
-      rules: [executableRule(id)],
-      commands: [],
-    })),
+    layers: LAYERS.map((id) => ({ id, name: id })),
+    programs: ids.map((id, i) => ({ id, name: id, rules: rulesOf(i), commands: [] })),
     profiles: Object.fromEntries(profiles.map((profile) => [profile.id, profile])),
   };
 }

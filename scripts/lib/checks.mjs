@@ -7,6 +7,7 @@ const PROJECTS = [
   'packages/core/tsconfig.json',
   'packages/core/tsconfig.test.json',
   'apps/server/tsconfig.json',
+  'apps/cli/tsconfig.json',
   'apps/web/tsconfig.json',
   'e2e/tsconfig.json',
   'bench/tsconfig.json',

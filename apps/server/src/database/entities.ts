@@ -8,7 +8,7 @@ export interface SetUpRow {
   revision: number;
 }
 export interface DeviceRow
-  extends Pick<Device, 'id' | 'name' | 'kind' | 'width' | 'height' | 'body' | 'controls'> {
+  extends Pick<Device, 'id' | 'name' | 'kind' | 'width' | 'height' | 'body' | 'controls' | 'settings'> {
   setUp: string;
   position: number;
 }
@@ -39,6 +39,14 @@ export interface ProfileRow {
   program: string | null;
   basedOn: string | null;
 }
+/** A macro or a radial menu, whole. */
+export interface PartRow {
+  setUp: string;
+  id: string;
+  position: number;
+  name: string;
+  body: unknown;
+}
 export interface BindingRow {
   setUp: string;
   profile: string;
@@ -47,8 +55,10 @@ export interface BindingRow {
   control: string;
   trigger: Trigger;
   behaviour: Binding['behaviour'];
-  /** The command the action names, so that the database can vouch for it. */
+  /** The command, macro or radial menu the action names, so that the database can vouch for it. */
   command: Extract<Action, { kind: 'command' }>['command'] | null;
+  macro: Extract<Action, { kind: 'macro' }>['macro'] | null;
+  radialMenu: Extract<Action, { kind: 'radial' }>['menu'] | null;
   face: Binding['face'];
   note: string | null;
 }
@@ -87,6 +97,7 @@ export const DeviceEntity = new EntitySchema<DeviceRow>({
     height: { type: 'double precision' },
     body: jsonb,
     controls: jsonb,
+    settings: jsonb,
   },
 });
 export const ProgramEntity = new EntitySchema<ProgramRow>({
@@ -121,6 +132,14 @@ export const ProfileEntity = new EntitySchema<ProfileRow>({
     basedOn: { ...nullableText, name: 'based_on' },
   },
 });
+export const MacroEntity = new EntitySchema<PartRow>({
+  name: 'macros',
+  columns: { setUp, id, position, name: text, body: jsonb },
+});
+export const RadialMenuEntity = new EntitySchema<PartRow>({
+  name: 'radial_menus',
+  columns: { setUp, id, position, name: text, body: jsonb },
+});
 export const BindingEntity = new EntitySchema<BindingRow>({
   name: 'bindings',
   columns: {
@@ -132,6 +151,8 @@ export const BindingEntity = new EntitySchema<BindingRow>({
     trigger: key('trigger'),
     behaviour: jsonb,
     command: nullableText,
+    macro: nullableText,
+    radialMenu: { ...nullableText, name: 'radial_menu' },
     face: { type: 'jsonb', nullable: true },
     note: nullableText,
   },
@@ -157,6 +178,8 @@ export const ENTITIES = [
   CommandEntity,
   LayerEntity,
   ProfileEntity,
+  MacroEntity,
+  RadialMenuEntity,
   BindingEntity,
   EditEntity,
 ];

@@ -1,6 +1,5 @@
-import type { ShortcutProblem } from '@nimble-lever/core/keys';
-import type { Refusal, RegexProblem } from '@nimble-lever/core/setup';
-import { refusalWords, regexProblemWords, shortcutProblemWords } from '@nimble-lever/core/words';
+import type { Refusal } from '@nimble-lever/core/setup';
+import { issueWords, refusalWords } from '@nimble-lever/core/words';
 import type { NextFunction, Request, Response } from 'express';
 import type { Logger } from 'pino';
 import { z } from 'zod';
@@ -32,19 +31,11 @@ export function refusalProblem(entry: string, refusal: Refusal): Problem {
 export function inputProblem(error: z.ZodError): Problem {
   const wrong = error.issues.slice(0, 20).map((issue) => ({
     path: issue.path.join('.'),
-    message: issue.code === 'custom' ? ownWords(issue.params) : issue.message,
+    message: issueWords(issue),
   }));
   const first = wrong[0];
   const detail = `${first?.path ? `${first.path}: ` : ''}${first?.message ?? ''} Nothing was changed.`;
   return new Problem(400, 'The request is not as it should be', detail, { wrong });
-}
-
-/** The words of a schema's own checks: shortcuts and regular expressions. */
-function ownWords(params: unknown): string {
-  const { data } = z.looseObject({ code: z.string() }).safeParse(params);
-  if (data?.code.startsWith('shortcut-')) return shortcutProblemWords(params as ShortcutProblem);
-  if (data?.code.startsWith('regex-')) return regexProblemWords(params as RegexProblem);
-  return 'This value is not allowed.';
 }
 
 /** Checks input against a schema; a misfit is a problem. */

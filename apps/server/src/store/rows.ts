@@ -4,6 +4,7 @@ import type {
   CommandRow,
   DeviceRow,
   LayerRow,
+  PartRow,
   ProfileRow,
   ProgramRow,
 } from '../database/entities.ts';
@@ -15,6 +16,8 @@ export interface SetupRows {
   readonly commands: readonly CommandRow[];
   readonly layers: readonly LayerRow[];
   readonly profiles: readonly ProfileRow[];
+  readonly macros: readonly PartRow[];
+  readonly radialMenus: readonly PartRow[];
   readonly bindings: readonly BindingRow[];
 }
 
@@ -35,6 +38,8 @@ export function toRows(setUp: string, setup: Setup): SetupRows {
       setUp,
       ...profile,
     })),
+    macros: setup.macros.map((macro, position) => partRow(setUp, position, macro)),
+    radialMenus: setup.radialMenus.map((menu, position) => partRow(setUp, position, menu)),
     bindings: Object.values(setup.profiles).flatMap(({ id, bindings }) =>
       Object.entries(bindings).map(([key, binding]) => bindingRow(setUp, id, key, binding)),
     ),
@@ -44,10 +49,20 @@ export function toRows(setUp: string, setup: Setup): SetupRows {
 function bindingRow(setUp: string, profile: string, key: string, binding: Binding): BindingRow {
   const [layer = '', device = '', control = '', trigger = ''] = key.split('/');
   const { behaviour, face, note } = binding;
-  const command =
-    behaviour.kind === 'action' && behaviour.action.kind === 'command' ? behaviour.action.command : null;
+  const action = behaviour.kind === 'action' ? behaviour.action : null;
+  const command = action?.kind === 'command' ? action.command : null;
+  const macro = action?.kind === 'macro' ? action.macro : null;
+  const radialMenu = action?.kind === 'radial' ? action.menu : null;
   const place = { setUp, profile, layer, device, control, trigger: trigger as BindingRow['trigger'] };
-  return { ...place, behaviour, command, face, note };
+  return { ...place, behaviour, command, macro, radialMenu, face, note };
+}
+
+function partRow(
+  setUp: string,
+  position: number,
+  part: { readonly id: string; readonly name: string },
+): PartRow {
+  return { setUp, id: part.id, position, name: part.name, body: part };
 }
 
 /** The set-up that rows stand for. Throws when they are no sound set-up, which the tables should prevent. */
@@ -73,10 +88,16 @@ export function fromRows(name: string, rows: SetupRows): Setup {
       commands: commandsOf(id),
     })),
     layers: inOrder(rows.layers).map(without('setUp', 'position')),
+    macros: partsOf(rows.macros),
+    radialMenus: partsOf(rows.radialMenus),
     profiles: Object.fromEntries(
       rows.profiles.map((row) => [row.id, { ...without('setUp')(row), bindings: bindingsOf(row.id) }]),
     ),
   });
+}
+
+function partsOf(rows: readonly PartRow[]): unknown[] {
+  return inOrder(rows).map(({ body }) => body);
 }
 
 function inOrder<Row extends { position: number }>(rows: readonly Row[]): Row[] {

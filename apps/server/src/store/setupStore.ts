@@ -7,8 +7,10 @@ import {
   EditEntity,
   type EditRow,
   LayerEntity,
+  MacroEntity,
   ProfileEntity,
   ProgramEntity,
+  RadialMenuEntity,
   SetUpEntity,
 } from '../database/entities.ts';
 import { fromRows, type SetupRows, toRows } from './rows.ts';
@@ -153,6 +155,8 @@ async function readRows(manager: EntityManager, setUp: string): Promise<SetupRow
     commands: await manager.find(CommandEntity, where),
     layers: await manager.find(LayerEntity, where),
     profiles: await manager.find(ProfileEntity, where),
+    macros: await manager.find(MacroEntity, where),
+    radialMenus: await manager.find(RadialMenuEntity, where),
     bindings: await manager.find(BindingEntity, where),
   };
 }

@@ -4,8 +4,10 @@ import {
   CommandEntity,
   DeviceEntity,
   LayerEntity,
+  MacroEntity,
   ProfileEntity,
   ProgramEntity,
+  RadialMenuEntity,
 } from '../database/entities.ts';
 import type { SetupRows } from './rows.ts';
 
@@ -18,6 +20,8 @@ const TABLES: readonly { name: keyof SetupRows; entity: EntitySchema; key: reado
   { name: 'commands', entity: CommandEntity, key: ['setUp', 'id'] },
   { name: 'layers', entity: LayerEntity, key: ['setUp', 'id'] },
   { name: 'profiles', entity: ProfileEntity, key: ['setUp', 'id'] },
+  { name: 'macros', entity: MacroEntity, key: ['setUp', 'id'] },
+  { name: 'radialMenus', entity: RadialMenuEntity, key: ['setUp', 'id'] },
   {
     name: 'bindings',
     entity: BindingEntity,

@@ -1,4 +1,5 @@
-import type { Device } from './device.ts';
+import { controlOf } from './control.ts';
+import { type Device, USUAL_SETTINGS } from './device.ts';
 
 /** A large dial that turns without end and can be pressed. */
 export function benchDial(id: string, name = 'Bench dial'): Device {
@@ -10,7 +11,7 @@ export function benchDial(id: string, name = 'Bench dial'): Device {
     height: 84,
     body: [],
     controls: [
-      {
+      controlOf({
         id: 'dial',
         name: 'Dial',
         kind: 'dial',
@@ -18,8 +19,8 @@ export function benchDial(id: string, name = 'Bench dial'): Device {
         cap: { kind: 'circle', cx: 42, cy: 42, r: 27 },
         canPress: true,
         rotor: { kind: 'continuous', stepDegrees: 18, speedUp: null },
-        native: {},
-      },
+      }),
     ],
+    settings: USUAL_SETTINGS,
   };
 }

@@ -1,73 +1,42 @@
 import { z } from 'zod';
+import { controlSchema } from './control.ts';
+import { idSchema, nameSchema } from './names.ts';
 import { shapeSchema } from './shape.ts';
-import { type Trigger, triggerSchema } from './trigger.ts';
 
-/**
- * A name that stands in keys and files: lower-case letters, digits and hyphens. Ids are used as keys of
- * plain objects, so the one such word that every object has already is left out.
- */
-export const idSchema = z.string().regex(/^(?!constructor$)[a-z0-9][a-z0-9-]{0,63}$/);
+const milliseconds = z.number().min(20).max(5000);
 
-/** Text on one line: no control characters, no halves of characters. */
-export const LINE_PATTERN = /^[^\p{Cc}\p{Cs}]*$/u;
-
-/** What people call a thing: 1 to 60 characters, no line breaks, no space at the ends. */
-export const nameSchema = z.string().trim().min(1).max(60).regex(LINE_PATTERN);
-
-/** What a control does by itself, without Nimble Lever. */
-export const nativeOutputSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('wheel'), ticks: z.number().int().min(-20).max(20) }),
-  z.strictObject({ kind: z.literal('button'), button: z.number().int().min(0).max(4) }),
-]);
-export type NativeOutput = z.infer<typeof nativeOutputSchema>;
-
-/** Turning faster sends more steps: once below `from`, `max` times at `to` and above, in degrees per second. */
-export const speedUpSchema = z
-  .strictObject({
-    max: z.number().int().min(2).max(50),
-    from: z.number().min(0).max(10_000),
-    to: z.number().min(1).max(10_000),
-  })
-  .refine(({ from, to }) => from < to)
-  .nullable();
-export type SpeedUp = z.infer<typeof speedUpSchema>;
-
-/**
- * How a control turns. A continuous rotor reports degrees and sends one step every `stepDegrees`; a
- * detented one reports detents, `detentDegrees` apart, and sends one step for each.
- */
-const degrees = z.number().min(0.5).max(360);
-export const rotorSchema = z.discriminatedUnion('kind', [
-  z.strictObject({
-    kind: z.literal('continuous'),
-    stepDegrees: degrees,
-    speedUp: speedUpSchema.default(null),
-  }),
-  z.strictObject({
-    kind: z.literal('detented'),
-    detentDegrees: degrees,
-    speedUp: speedUpSchema.default(null),
-  }),
-]);
-export type Rotor = z.infer<typeof rotorSchema>;
-
-export const CONTROL_KINDS = ['button', 'key', 'wheel', 'dial', 'knob'] as const;
-
-/** One button, wheel, dial… of a device, with where it sits. */
-export const controlSchema = z.strictObject({
-  id: idSchema,
-  name: nameSchema,
-  kind: z.enum(CONTROL_KINDS),
-  shape: shapeSchema,
-  /** The part of a turning control that is pressed; null where the whole shape is. */
-  cap: shapeSchema.nullable(),
-  canPress: z.boolean(),
-  rotor: rotorSchema.nullable(),
-  native: z.partialRecord(triggerSchema, nativeOutputSchema),
+/** What is set once for a device: times in milliseconds, distances in pixels. */
+export const deviceSettingsSchema = z.strictObject({
+  /** A press held this long is a hold. */
+  holdMs: milliseconds.default(250),
+  /** A second press this soon after the first came up is a double press. */
+  doubleMs: milliseconds.default(300),
+  /** The pointer moved this far while a control is down is a nudge. */
+  nudgeDistance: z.number().min(2).max(500).default(24),
+  /** How long a guarded press is held. */
+  guardMs: milliseconds.default(600),
+  /** How soon a guarded press must be repeated. */
+  confirmMs: milliseconds.default(2000),
+  /** Pointer speeds to choose from, as factors; the first is the one at the start. None: it has no pointer. */
+  pointerSpeeds: z.array(z.number().min(0.05).max(20)).max(8).default([]),
+  /** The computers it can talk to, by name; the first is this one. None: it talks to this one only. */
+  computers: z.array(nameSchema).max(3).default([]),
 });
-export type Control = z.infer<typeof controlSchema>;
+export type DeviceSettings = z.infer<typeof deviceSettingsSchema>;
 
-export const DEVICE_KINDS = ['mouse', 'dial', 'key-pad'] as const;
+/** The settings a device comes with. */
+export const USUAL_SETTINGS: DeviceSettings = deviceSettingsSchema.parse({});
+
+export const DEVICE_KINDS = [
+  'mouse',
+  'dial',
+  'key-pad',
+  'pen-tablet',
+  'shuttle',
+  'pedals',
+  'touch-panel',
+  'voice',
+] as const;
 
 /** A device of the rig: what it is called, what it looks like (millimetres) and its controls. */
 export const deviceSchema = z.strictObject({
@@ -78,26 +47,6 @@ export const deviceSchema = z.strictObject({
   height: z.number().positive().max(2000),
   body: z.array(shapeSchema).max(50),
   controls: z.array(controlSchema).max(400),
+  settings: deviceSettingsSchema.default(USUAL_SETTINGS),
 });
 export type Device = z.infer<typeof deviceSchema>;
-
-/** The ways of using a control that everyone expects, in the order in which the Board lists them. */
-export function mainTriggersOf(control: Control): readonly Trigger[] {
-  const turns: readonly Trigger[] = control.rotor ? ['clockwise', 'anticlockwise'] : [];
-  const press: readonly Trigger[] = control.canPress ? ['press'] : [];
-  return control.kind === 'wheel' ? [...press, ...turns] : [...turns, ...press];
-}
-
-/**
- * All the triggers a control offers: the main ones, each press with its hold and double press, and each turn
- * with the same turn while the control is pressed.
- */
-export function triggersOf(control: Control): readonly Trigger[] {
-  return mainTriggersOf(control).flatMap((trigger): readonly Trigger[] => {
-    if (trigger === 'press') return ['press', 'hold', 'double-press'];
-    if (!control.canPress) return [trigger];
-    return trigger === 'clockwise'
-      ? ['clockwise', 'pressed-clockwise']
-      : ['anticlockwise', 'pressed-anticlockwise'];
-  });
-}

@@ -1,34 +1,55 @@
-import { type Control, triggersOf } from '../devices/index.ts';
-import { codesOf, parseShortcut } from '../keys/index.ts';
+import { type Control, type DeviceSettings, TRIGGERS, type Trigger, triggersOf } from '../devices/index.ts';
 import { indexRules, profileChain, type RuleIndex } from '../resolve/index.ts';
-import {
-  type Action,
-  commandOf,
-  EVERYWHERE,
-  type Profile,
-  type Program,
-  type Setup,
-} from '../setup/index.ts';
-import type { Effect } from './effect.ts';
+import { EVERYWHERE, type Profile, type Program, type Setup } from '../setup/index.ts';
+import { plainly, sendingOf } from './compileEffect.ts';
+import { type CompiledMacro, compileMacro } from './compileMacro.ts';
+import { type CompiledMenu, compileMenu } from './compileMenu.ts';
+import type { Sending } from './effect.ts';
+import { foldPhrase } from './foldPhrase.ts';
+import type { Choice } from './state.ts';
 
 interface CompiledProfile {
   readonly source: Profile;
   readonly commandsOf: Program['commands'] | null;
   /** By slot key; only bindings that send something. */
-  readonly effects: ReadonlyMap<string, Effect>;
-  /** Uses beyond press and turn, as `device/control/trigger`, that are set in any layer. */
-  readonly uses: readonly string[];
+  readonly sendings: ReadonlyMap<string, Sending>;
+  /** By control key: which triggers are set in any layer, a bit each in the order of `TRIGGERS`. */
+  readonly uses: ReadonlyMap<string, number>;
+}
+
+export interface CompiledControl {
+  /** `device/control`, made once so that look-ups need not hash it anew. */
+  readonly key: string;
+  readonly device: string;
+  readonly control: Control;
+  readonly settings: DeviceSettings;
+  /** What it does by itself. */
+  readonly natives: ReadonlyMap<Trigger, Sending>;
+  /** The key of the same device's pen tip, for a pen's switch. */
+  readonly tip: string | null;
 }
 
 /** A set-up made ready for events: look-ups only, nothing to walk. */
 export interface Compiled {
   readonly setup: Setup;
   readonly rules: RuleIndex;
-  readonly controls: ReadonlyMap<string, Control>;
+  /** By device, then control. */
+  readonly controls: ReadonlyMap<string, ReadonlyMap<string, CompiledControl>>;
+  /** Controls by what is said to use them, folded. */
+  readonly phrases: ReadonlyMap<string, CompiledControl>;
   readonly profiles: ReadonlyMap<string, CompiledProfile>;
-  readonly chains: ReadonlyMap<string, readonly Profile[]>;
-  /** Uses beyond press and turn that are set in any profile: most controls have none, and need no look-up. */
-  readonly uses: ReadonlySet<string>;
+  readonly macros: ReadonlyMap<string, CompiledMacro>;
+  readonly menus: ReadonlyMap<string, CompiledMenu>;
+  /** What was worked out before, filled as it is asked for: only ever a saving of time. */
+  readonly known: {
+    /** By profile: the profiles looked at for it. */
+    readonly chains: Map<string, readonly Profile[]>;
+    /** What a control's triggers do, in the order of `TRIGGERS`, where it was looked up last. */
+    readonly choices: Map<
+      CompiledControl,
+      { place: string; byTrigger: (Choice | undefined)[]; uses: number }
+    >;
+  };
 }
 
 /** The key of a control across devices. */
@@ -42,67 +63,106 @@ export function controlKey(device: string, control: string): string {
 export function compile(setup: Setup, previous: Compiled | null = null): Compiled {
   const before = previous?.setup;
   const commonSame = before?.commonCommands === setup.commonCommands;
+  const devicesSame = before?.devices === setup.devices;
+  const programs = new Map(setup.programs.map((program) => [program.id, program]));
+  const controls = previous && devicesSame ? previous.controls : controlsOf(setup);
   const profiles = new Map<string, CompiledProfile>();
-  const chains = new Map<string, readonly Profile[]>();
   for (const profile of Object.values(setup.profiles)) {
-    const commandsOf = setup.programs.find(({ id }) => id === profile.program)?.commands ?? null;
+    const commandsOf = programs.get(profile.program ?? '')?.commands ?? null;
     const old = previous?.profiles.get(profile.id);
-    const same = commonSame && old?.source === profile && old.commandsOf === commandsOf;
-    profiles.set(profile.id, same ? old : compileProfile(setup, profile, commandsOf));
-    chains.set(profile.id, profileChain(setup, profile.id));
+    const same = commonSame && devicesSame && old?.source === profile && old.commandsOf === commandsOf;
+    profiles.set(profile.id, same ? old : compileProfile(setup, controls, profile, commandsOf));
   }
-  const rulesSame = before?.programs === setup.programs && before.profiles === setup.profiles;
+  const macrosSame = previous && before?.macros === setup.macros;
+  const menusSame = previous && commonSame && before?.radialMenus === setup.radialMenus;
   return {
     setup,
-    rules: previous && rulesSame ? previous.rules : indexRules(setup),
-    controls: previous && before?.devices === setup.devices ? previous.controls : controlsOf(setup),
+    rules: indexRules(setup, previous?.rules),
+    controls,
+    phrases: previous && devicesSame ? previous.phrases : phrasesOf(controls),
     profiles,
-    chains,
-    uses: new Set([...profiles.values()].flatMap(({ uses }) => uses)),
+    macros: macrosSame ? previous.macros : byId(setup.macros, (macro) => compileMacro(setup, macro)),
+    menus: menusSame ? previous.menus : byId(setup.radialMenus, (menu) => compileMenu(setup, menu)),
+    known: { chains: new Map(), choices: new Map() },
   };
 }
 
-function controlsOf(setup: Setup): ReadonlyMap<string, Control> {
+function byId<Item extends { readonly id: string }, Made>(list: readonly Item[], make: (item: Item) => Made) {
+  return new Map(list.map((item) => [item.id, make(item)]));
+}
+
+/** A control of the rig, or undefined where there is none. */
+export function controlAt(compiled: Compiled, device: string, control: string): CompiledControl | undefined {
+  return compiled.controls.get(device)?.get(control);
+}
+
+function controlsOf(setup: Setup): Compiled['controls'] {
   return new Map(
-    setup.devices.flatMap((device) =>
-      device.controls
+    setup.devices.map(({ id: device, controls, settings }) => {
+      const tip = controls.find(({ kind }) => kind === 'pen-tip');
+      const own = controls
         .filter((control) => triggersOf(control).length > 0)
-        .map((control) => [controlKey(device.id, control.id), control]),
-    ),
+        .map((control): [string, CompiledControl] => {
+          const natives = Object.entries(control.native).flatMap(([trigger, output]) =>
+            output ? [[trigger as Trigger, plainly(output)] as const] : [],
+          );
+          const touched = control.kind === 'pen-switch' && tip ? controlKey(device, tip.id) : null;
+          const key = controlKey(device, control.id);
+          return [control.id, { key, device, control, settings, natives: new Map(natives), tip: touched }];
+        });
+      return [device, new Map(own)];
+    }),
   );
+}
+
+function phrasesOf(controls: Compiled['controls']): Compiled['phrases'] {
+  const phrases = new Map<string, CompiledControl>();
+  for (const each of [...controls.values()].flatMap((own) => [...own.values()])) {
+    const { phrase } = each.control;
+    if (phrase !== null && !phrases.has(foldPhrase(phrase))) phrases.set(foldPhrase(phrase), each);
+  }
+  return phrases;
+}
+
+const PLACES = new Map(TRIGGERS.map((trigger, i) => [trigger, i]));
+
+/** A trigger's place in `TRIGGERS`. */
+export function placeOf(trigger: Trigger): number {
+  return PLACES.get(trigger) ?? 0;
 }
 
 function compileProfile(
   setup: Setup,
+  controls: Compiled['controls'],
   source: Profile,
   commandsOf: CompiledProfile['commandsOf'],
 ): CompiledProfile {
-  const keys = Object.keys(source.bindings).filter((key) =>
-    /\/(hold|double-press|pressed-clockwise|pressed-anticlockwise)$/.test(key),
-  );
-  const uses = keys.map((key) => key.slice(key.indexOf('/') + 1));
-  return { source, commandsOf, effects: effectsOf(setup, source), uses };
-}
-
-function effectsOf(setup: Setup, profile: Profile): ReadonlyMap<string, Effect> {
-  const effects = new Map<string, Effect>();
-  for (const [key, { behaviour }] of Object.entries(profile.bindings)) {
-    if (behaviour.kind !== 'action') continue;
-    const effect = effectOf(setup, profile, behaviour.action);
-    if (effect) effects.set(key, effect);
+  const sendings = new Map<string, Sending>();
+  const uses = new Map<string, number>();
+  for (const [key, { behaviour }] of Object.entries(source.bindings)) {
+    const [, device = '', control = '', named = ''] = key.split('/');
+    const trigger = named as Trigger;
+    const owner = controlKey(device, control);
+    uses.set(owner, (uses.get(owner) ?? 0) | (1 << placeOf(trigger)));
+    const native = controls.get(device)?.get(control)?.control.native[trigger] ?? null;
+    const sending = sendingOf(setup, source, behaviour, native);
+    if (sending) sendings.set(key, sending);
   }
-  return effects;
+  return { source, commandsOf, sendings, uses };
 }
 
-function effectOf(setup: Setup, profile: Profile, action: Action): Effect | null {
-  if (action.kind === 'wheel') return { kind: 'wheel', ticks: action.ticks };
-  const shortcut =
-    action.kind === 'shortcut' ? action.shortcut : commandOf(setup, profile, action.command)?.shortcut;
-  const parsed = parseShortcut(shortcut ?? '');
-  return parsed.ok ? { kind: 'keys', codes: codesOf(parsed.value) } : null;
+/** Which triggers of a control are set anywhere a profile looks: a bit each. */
+export function usesOf(compiled: Compiled, profile: string, control: string): number {
+  let uses = 0;
+  for (const { id } of chainFor(compiled, profile)) uses |= compiled.profiles.get(id)?.uses.get(control) ?? 0;
+  return uses;
 }
 
 /** The profile chain for a profile; Everywhere's where the profile is no longer there. */
-export function chainFor(compiled: Compiled, profile: string): readonly Profile[] {
-  return compiled.chains.get(profile) ?? compiled.chains.get(EVERYWHERE) ?? [];
+export function chainFor({ setup, known }: Compiled, profile: string): readonly Profile[] {
+  const found = known.chains.get(profile);
+  if (found) return found;
+  const chain = profileChain(setup, setup.profiles[profile] ? profile : EVERYWHERE);
+  known.chains.set(profile, chain);
+  return chain;
 }

@@ -1,7 +1,29 @@
-/** What a binding's action sends, ready to go. */
+import type { Action, Guard, Message, Place, PressStyle, Repeat } from '../setup/index.ts';
+
+type Kept = Extract<
+  Action,
+  { kind: 'layer' | 'page' | 'profile' | 'speed' | 'computer' | 'program' | 'radial' | 'macro' }
+>;
+
+/** What an action sends or changes, ready to go. */
 export type Effect =
   | { readonly kind: 'keys'; readonly codes: readonly string[] }
-  | { readonly kind: 'wheel'; readonly ticks: number };
+  | { readonly kind: 'sequence'; readonly chords: readonly (readonly string[])[] }
+  | { readonly kind: 'text'; readonly text: string }
+  | { readonly kind: 'button'; readonly button: number }
+  | { readonly kind: 'click'; readonly button: number; readonly count: number; readonly at: Place | null }
+  | { readonly kind: 'wheel'; readonly ticks: number; readonly axis: 'vertical' | 'horizontal' }
+  | { readonly kind: 'message'; readonly message: Message }
+  | Readonly<Kept>;
 
-/** What can be sent: a binding's effect, or a pointer button of the control itself. */
-export type Sendable = Effect | { readonly kind: 'button'; readonly button: number };
+/** An effect with how it is sent and where to. */
+export interface Sending {
+  readonly effect: Effect;
+  readonly style: PressStyle;
+  readonly repeat: Repeat;
+  readonly guard: Guard | null;
+  /** Who gets it; null is the program in front. */
+  readonly programs: readonly (string | null)[];
+  /** Whether that program is brought to the front first. */
+  readonly focus: boolean;
+}

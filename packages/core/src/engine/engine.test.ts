@@ -1,21 +1,7 @@
-import { demoSetup, type PressStyle, type Setup, slotKey } from '../setup/index.ts';
+import { acting, demoSetup, type PressStyle, type Setup, slotKey } from '../setup/index.ts';
+import { short } from '../testing/index.ts';
 import type { EngineEvent } from './event.ts';
 import { simulate } from './simulate.ts';
-import type { Stroke } from './stroke.ts';
-
-/** Strokes in short: `+KeyA` down, `-KeyA` up, `~1` wheel, `(0` and `)0` buttons; `@` and the time first. */
-function short({ strokes }: { strokes: readonly Stroke[] }): string {
-  return strokes
-    .map((stroke) => {
-      if (stroke.kind === 'wheel') return `@${stroke.t} ~${stroke.ticks}`;
-      if (stroke.kind === 'key-down' || stroke.kind === 'key-up') {
-        return `@${stroke.t} ${stroke.kind === 'key-down' ? '+' : '-'}${stroke.code}`;
-      }
-      const { t, kind } = stroke;
-      return `@${t} ${kind === 'button-down' ? '(' : ')'}${'button' in stroke ? stroke.button : ''}`;
-    })
-    .join(' ');
-}
 
 const front = (t: number, executable: string | null): EngineEvent => ({
   kind: 'front',
@@ -42,7 +28,7 @@ function bound(
     const bindings = setup.profiles[profile]?.bindings;
     if (!bindings) throw new Error(profile);
     bindings[slotKey('base', 'twelve-pad', `key-${number}`, 'press')] = {
-      behaviour: { kind: 'action', action: { kind: 'shortcut', shortcut }, style, repeat: null },
+      behaviour: acting({ kind: 'shortcut', shortcut }, style),
       face: null,
       note: null,
     };
@@ -177,12 +163,7 @@ function decided(hold: boolean, double: boolean, style: PressStyle = 'follow'): 
   ]);
   const bindings = setup.profiles.everywhere?.bindings ?? {};
   const keys = (shortcut: string) => ({
-    behaviour: {
-      kind: 'action' as const,
-      action: { kind: 'shortcut' as const, shortcut },
-      style: 'follow' as const,
-      repeat: null,
-    },
+    behaviour: acting({ kind: 'shortcut', shortcut }, 'follow'),
     face: null,
     note: null,
   });
@@ -319,7 +300,7 @@ function pressedTurns(hold = false): Setup {
   ] as const;
   for (const [trigger, shortcut, style] of rows) {
     bindings[slotKey('base', 'bench-dial', 'dial', trigger)] = {
-      behaviour: { kind: 'action', action: { kind: 'shortcut', shortcut }, style, repeat: null },
+      behaviour: acting({ kind: 'shortcut', shortcut }, style),
       face: null,
       note: null,
     };
@@ -418,7 +399,7 @@ test('the explanation of a change of front names the rule and what was let go', 
     outcome: {
       kind: 'profile-decided',
       decision: { profile: 'brindle', because: 'rule' },
-      ended: [{ device: 'twelve-pad', control: 'key-1', codes: ['ShiftLeft'] }],
+      ended: [{ device: 'twelve-pad', control: 'key-1', holds: [{ kind: 'key', code: 'ShiftLeft' }] }],
     },
     changes: [{ kind: 'profile', from: 'larkframe', to: 'brindle' }],
   });

@@ -5,6 +5,7 @@ import { frontWindowSchema } from '../resolve/index.ts';
 /** Milliseconds; fractions allowed. */
 const t = z.number().min(0).max(Number.MAX_SAFE_INTEGER);
 const control = { t, device: idSchema, control: idSchema };
+const pixels = z.number().min(-100_000).max(100_000);
 
 /** One thing that happened, with its time. Time that goes back is taken as the newest time known. */
 export const engineEventSchema = z.discriminatedUnion('kind', [
@@ -15,8 +16,14 @@ export const engineEventSchema = z.discriminatedUnion('kind', [
     kind: z.literal('turn'),
     ...control,
     unit: z.enum(['degrees', 'detents']),
-    amount: z.number().min(-36_000).max(36_000),
+    amount: z.number().min(-3600).max(3600),
   }),
+  /** A spring ring's position, clockwise positive, or a slider's value from 0 to 1. */
+  z.strictObject({ kind: z.literal('position'), ...control, value: z.number().min(-100).max(100) }),
+  /** The pointer moved: pixels, y downwards. */
+  z.strictObject({ kind: z.literal('move'), t, dx: pixels, dy: pixels }),
+  /** Something was said, as it was recognised. */
+  z.strictObject({ kind: z.literal('phrase'), t, text: z.string().max(1000) }),
   z.strictObject({ kind: z.literal('front'), t, window: frontWindowSchema.nullable() }),
   /** Keeps a profile whatever is in front; null goes back to automatic. */
   z.strictObject({ kind: z.literal('pin'), t, profile: idSchema.nullable() }),

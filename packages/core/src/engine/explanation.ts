@@ -1,22 +1,64 @@
 import type { FrontWindow, ProfileDecision, Resolution } from '../resolve/index.ts';
+import type { Guard } from '../setup/index.ts';
 import type { EngineEvent } from './event.ts';
-import type { Held } from './state.ts';
-import type { StateChange, Stroke } from './stroke.ts';
+import type { Hold } from './state.ts';
+import type { Stroke } from './stroke.ts';
 
 /** Something held that was let go although its control is still down. */
-export type Ended = Pick<Held, 'device' | 'control' | 'codes' | 'buttons'>;
+export interface Ended {
+  readonly device: string;
+  readonly control: string;
+  readonly holds: readonly Hold[];
+}
+
+/** What the engine itself changed. */
+export type StateChange =
+  | { readonly kind: 'profile'; readonly from: string; readonly to: string }
+  | { readonly kind: 'let-go'; readonly ended: readonly Ended[] }
+  | { readonly kind: 'layer'; readonly layer: string; readonly on: boolean }
+  | {
+      /** The page on top; null for the device's own. */
+      readonly kind: 'page';
+      readonly device: string;
+      readonly page: string | null;
+    }
+  | { readonly kind: 'speed' | 'computer'; readonly device: string; readonly at: number }
+  | { readonly kind: 'macro'; readonly macro: string; readonly runs: boolean }
+  | { readonly kind: 'radial-open'; readonly menu: string }
+  | { readonly kind: 'radial-highlight'; readonly menu: string; readonly item: number | null }
+  | {
+      /** Closed, with the item that was chosen, if any. */
+      readonly kind: 'radial-closed';
+      readonly menu: string;
+      readonly item: number | null;
+    }
+  | {
+      /** A guarded press asks, or its asking ran out. */
+      readonly kind: 'guard';
+      readonly device: string;
+      readonly control: string;
+      readonly how: Guard;
+      readonly asks: boolean;
+    };
 
 /** What the engine made of an event. */
 export type Outcome =
   | { readonly kind: 'pressed'; readonly resolution: Resolution }
   | {
-      /** Not decided yet: it may become a hold, or a double press. */
+      /** Not decided yet: it may become a hold, a double press, a nudge, or a turn while pressed. */
       readonly kind: 'waiting';
       readonly resolution: Resolution;
       readonly hold: boolean;
       readonly double: boolean;
-      /** A turn while it is down would be a use of its own. */
+      readonly nudges: boolean;
       readonly turns: boolean;
+    }
+  | {
+      /** A guarded press asks for more (`asks`), or was not held long enough. */
+      readonly kind: 'guarded';
+      readonly how: Guard;
+      readonly asks: boolean;
+      readonly resolution: Resolution;
     }
   | { readonly kind: 'repeated' }
   | {
@@ -39,6 +81,32 @@ export type Outcome =
       readonly resolution: Resolution;
     }
   | {
+      readonly kind: 'sprung';
+      readonly position: number;
+      /** Steps per second; 0 at rest. */
+      readonly rate: number;
+      /** Null at rest. */
+      readonly resolution: Resolution | null;
+    }
+  | {
+      readonly kind: 'slid';
+      readonly value: number;
+      /** Thresholds crossed, not signed. */
+      readonly steps: number;
+      /** What decided for its value; null where nothing is set. */
+      readonly resolution: Resolution | null;
+      /** What decided for its steps; null where it crossed none. */
+      readonly stepped: Resolution | null;
+    }
+  | { readonly kind: 'moved'; readonly nudged: readonly Resolution[] }
+  | {
+      /** The press chose an item of the open menu, or (`item` null) closed it. */
+      readonly kind: 'menu';
+      readonly menu: string;
+      readonly item: number | null;
+    }
+  | { readonly kind: 'macro'; readonly macro: string }
+  | {
       readonly kind: 'profile-decided';
       readonly window: FrontWindow | null;
       readonly decision: ProfileDecision;
@@ -54,6 +122,8 @@ export type Outcome =
         | 'not-down'
         | 'cannot-press'
         | 'cannot-turn'
+        | 'no-positions'
+        | 'unknown-phrase'
         | 'unknown-profile';
     };
 

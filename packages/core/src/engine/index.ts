@@ -1,9 +1,10 @@
-export { type Compiled, compile, controlKey } from './compile.ts';
+export { type Compiled, compile, controlAt, controlKey } from './compile.ts';
 export { type EngineEvent, type EventOf, engineEventSchema } from './event.ts';
-export type { DueEvent, Ended, Explanation, Outcome } from './explanation.ts';
+export type { DueEvent, Ended, Explanation, Outcome, StateChange } from './explanation.ts';
+export { DEAD_ZONE, RIM, sectorAt } from './radial.ts';
 export { type Simulated, simulate } from './simulate.ts';
-export { type EngineState, type Held, INITIAL_STATE } from './state.ts';
+export { type EngineState, type Held, type Hold, INITIAL_STATE, type OpenMenu } from './state.ts';
 export { type Stepped, step } from './step.ts';
-export type { StateChange, Stroke } from './stroke.ts';
+export { type Stroke, strokeSchema } from './stroke.ts';
 export { nextDeadline } from './timers.ts';
-export { DOUBLE_MS, HOLD_MS } from './times.ts';
+export { eventsOfUse, TRIED_MS } from './uses.ts';

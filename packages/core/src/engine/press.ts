@@ -1,149 +1,182 @@
 import type { Trigger } from '../devices/index.ts';
-import { controlKey } from './compile.ts';
+import { type CompiledControl, controlAt, controlKey, placeOf } from './compile.ts';
 import type { EventOf } from './event.ts';
 import type { Outcome } from './explanation.ts';
-import { effectFor, end, NO_OUTPUT, type Run, resolveNow, tap } from './run.ts';
-import type { Choice, Held, Timer, Waiting } from './state.ts';
-import { sendShort, start } from './styles.ts';
-import { dropTimers, setTimer } from './timers.ts';
-import { DOUBLE_MS, HOLD_MS } from './times.ts';
+import { useUpOnce } from './layers.ts';
+import { choose, chooseBound, usesNow } from './lookup.ts';
+import { end, tap } from './outputs.ts';
+import { pressInMenu, releaseInMenu } from './radial.ts';
+import { type Run, withEntry, without } from './run.ts';
+import type { Choice, Waiting } from './state.ts';
+import { keepHeld, quietly, sendShort, start } from './styles.ts';
+import { dropTimer, setTimer } from './timers.ts';
 
 const TURNS = ['pressed-clockwise', 'pressed-anticlockwise'] as const;
+const NUDGES = ['nudge-up', 'nudge-right', 'nudge-down', 'nudge-left'] as const;
 
 /**
- * A control goes down. Where only its press is bound, that decides at once; where hold or double press are
- * bound too, it waits to see which it becomes. What is chosen now holds until the control comes up.
+ * A control goes down. Where only its press is bound, that decides at once; where hold, double press, nudges or
+ * turns while pressed are bound too, it waits to see which it becomes. What is chosen now holds until the
+ * control comes up.
  */
 export function press(run: Run, { device, control }: EventOf<'down'>): Outcome {
-  const key = controlKey(device, control);
-  const known = run.compiled.controls.get(key);
+  const known = controlAt(run.compiled, device, control);
   if (!known) return { kind: 'ignored', why: 'unknown-control' };
-  if (!known.canPress) return { kind: 'ignored', why: 'cannot-press' };
+  if (!known.control.canPress) return { kind: 'ignored', why: 'cannot-press' };
+  const { key } = known;
   const before = run.state.waiting[key];
   if (run.state.held[key] || before?.down) return { kind: 'ignored', why: 'already-down' };
+  decideLayerHolds(run);
+  const inMenu = pressInMenu(run, known);
+  if (inMenu) {
+    if (before) dropWaiting(run, before);
+    keepHeld(run, { ...quietly(choose(run, known, 'press'), run.state.now), silent: true });
+    return inMenu;
+  }
   if (before?.double) {
     dropWaiting(run, before);
     return start(run, before.double);
   }
-  const pressed = choose(run, device, control, 'press');
-  const hold = chooseBound(run, device, control, 'hold');
-  const double = chooseBound(run, device, control, 'double-press');
-  const turns = TURNS.some((trigger) => chooseBound(run, device, control, trigger) !== null);
-  if (!hold && !double && !turns) return start(run, pressed);
+  return pressAnew(run, known);
+}
+
+/** Triggers that make a press wait, or another one of it: a bit each. */
+const OTHERS = ['touch-press', 'hold', 'double-press', ...NUDGES, ...TURNS] as const;
+const bitsOf = (triggers: readonly Trigger[]) =>
+  triggers.reduce((bits, trigger) => bits | (1 << placeOf(trigger)), 0);
+const OTHER_USES = bitsOf(OTHERS);
+const NUDGE_USES = bitsOf(NUDGES);
+
+function pressAnew(run: Run, known: CompiledControl): Outcome {
+  const uses = usesNow(run, known);
+  const pressed = choose(run, known, 'press');
+  if ((uses & OTHER_USES) === 0) {
+    useUpOnce(run, known.key);
+    return start(run, pressed);
+  }
+  const bound = (trigger: Trigger) =>
+    (uses & (1 << placeOf(trigger))) === 0 ? null : chooseBound(run, known, trigger);
+  const touching = known.tip !== null && isDown(run, known.tip);
+  const plain = (touching && bound('touch-press')) || pressed;
+  const [hold, double] = [bound('hold'), bound('double-press')];
+  const nudges = (uses & NUDGE_USES) === 0 ? null : nudgesOf(bound);
+  const turns = TURNS.some((trigger) => bound(trigger) !== null);
+  useUpOnce(run, known.key);
+  if (!hold && !double && !nudges && !turns) return start(run, plain);
   const since = run.state.now;
   keepWaiting(run, {
-    device,
-    control,
     since,
     down: true,
-    press: pressed,
+    heldFor: 0,
+    press: plain,
     hold,
     double,
+    nudges,
     turns,
-    cause: run.cause,
+    dx: 0,
+    dy: 0,
   });
-  if (hold) setTimer(run, { at: since + HOLD_MS, what: 'hold', device, control, repeat: null });
+  if (hold) setTimer(run, 'hold', known.key, since + known.settings.holdMs);
   return {
     kind: 'waiting',
-    resolution: pressed.resolution,
+    resolution: plain.resolution,
     hold: hold !== null,
     double: double !== null,
+    nudges: nudges !== null,
     turns,
   };
 }
 
+function nudgesOf(bound: (trigger: Trigger) => Choice | null): Waiting['nudges'] {
+  const found = NUDGES.flatMap((trigger) => {
+    const choice = bound(trigger);
+    return choice ? [[trigger, choice] as const] : [];
+  });
+  return found.length > 0 ? Object.fromEntries(found) : null;
+}
+
+/** Another control goes down: what waits to become a hold that keeps a layer on is one at once. */
+function decideLayerHolds(run: Run): void {
+  for (const key in run.state.waiting) {
+    const waiting = run.state.waiting[key];
+    if (waiting?.down && waiting.hold?.sending?.effect.kind === 'layer') holdReached(run, key);
+  }
+}
+
+/** Whether a control is down, decided or not. */
+export function isDown({ state }: Run, key: string): boolean {
+  return state.held[key] !== undefined || state.waiting[key]?.down === true;
+}
+
 /** A control comes up: an undecided press is decided or waits for a second one; what is held is let go. */
 export function release(run: Run, { device, control }: EventOf<'up'>): Outcome {
-  const key = controlKey(device, control);
+  const key = controlAt(run.compiled, device, control)?.key ?? controlKey(device, control);
   const waiting = run.state.waiting[key];
-  if (waiting?.down) return releaseWaiting(run, waiting);
-  const { [key]: held, ...others } = run.state.held;
+  if (waiting?.down) return releaseWaiting(run, key, waiting);
+  const held = run.state.held[key];
   if (!held) return { kind: 'ignored', why: 'not-down' };
-  run.state.held = others;
-  dropTimers(run, isOf(held));
-  end(run, held);
-  if (held.later?.when === 'release' && !held.silent) tap(run, held.later.effect);
-  const { silent, turned, since } = held;
+  run.state.held = without(run.state.held, key);
+  dropTimer(run, 'repeat', key);
+  dropTimer(run, 'guard', key);
+  const { silent, turned, since, guarded } = held;
+  end(run, held.holds);
+  if (held.later?.when === 'release' && !silent) tap(run, held.later.sending, held.using);
+  releaseInMenu(run, held);
+  const how = guarded?.sending?.guard;
+  if (guarded && how) return { kind: 'guarded', how, asks: false, resolution: guarded.resolution };
   return { kind: 'released', silent, turned, heldFor: run.state.now - since };
 }
 
-function releaseWaiting(run: Run, waiting: Waiting): Outcome {
+function releaseWaiting(run: Run, key: string, waiting: Waiting): Outcome {
   dropWaiting(run, waiting);
-  if (!waiting.double) return sendShort(run, waiting.press);
-  const { device, control } = waiting;
-  keepWaiting(run, { ...waiting, down: false });
-  setTimer(run, { at: run.state.now + DOUBLE_MS, what: 'press', device, control, repeat: null });
-  return { kind: 'waiting', resolution: waiting.press.resolution, hold: false, double: true, turns: false };
+  const heldFor = run.state.now - waiting.since;
+  if (!waiting.double) return sendShort(run, waiting.press, heldFor);
+  const { device, control } = waiting.press.using;
+  const doubleMs = controlAt(run.compiled, device, control)?.settings.doubleMs ?? 0;
+  keepWaiting(run, { ...waiting, down: false, heldFor });
+  setTimer(run, 'press', key, run.state.now + doubleMs);
+  const { resolution } = waiting.press;
+  return { kind: 'waiting', resolution, hold: false, double: true, nudges: false, turns: false };
 }
 
 /**
  * A control is turned while it is down: the press it waited for is none any more. Tells whether the turn is a
  * use of its own.
  */
-export function turnedWhileDown(run: Run, device: string, control: string, trigger: Trigger): boolean {
-  const key = controlKey(device, control);
-  const waiting = run.state.waiting[key];
-  if (!waiting?.down && !run.state.held[key]) return false;
-  if (!chooseBound(run, device, control, trigger)) return false;
-  if (waiting?.turns) {
+export function turnedWhileDown(run: Run, known: CompiledControl, trigger: Trigger): Choice | null {
+  if (!isDown(run, known.key)) return null;
+  const choice = chooseBound(run, known, trigger);
+  const waiting = run.state.waiting[known.key];
+  if (choice && waiting?.turns) {
     dropWaiting(run, waiting);
-    const { resolution } = waiting.press;
-    const used = { device, control, trigger: resolution.trigger, decided: resolution.decided };
-    const held: Held = {
-      ...used,
-      ...NO_OUTPUT,
-      since: waiting.since,
-      silent: false,
-      turned: true,
-      later: null,
-    };
-    run.state.held = { ...run.state.held, [key]: held };
+    keepHeld(run, { ...quietly(waiting.press, waiting.since), turned: true });
   }
-  return true;
+  return choice;
 }
 
-/** Something falls due: a press has become a hold, no second press came, or a repeat. */
-export function fallDue(run: Run, { what, device, control, repeat, at }: Timer): Outcome {
-  const key = controlKey(device, control);
+/** A waiting control was held long enough. */
+export function holdReached(run: Run, key: string): Outcome {
   const waiting = run.state.waiting[key];
-  if (what === 'repeat') {
-    const held = run.state.held[key];
-    if (held?.later && repeat) {
-      tap(run, held.later.effect);
-      setTimer(run, { at: at + repeat.everyMs, what, device, control, repeat });
-    }
-    return { kind: 'repeated' };
-  }
+  if (!waiting?.hold) return { kind: 'noted' };
+  dropWaiting(run, waiting);
+  return start(run, waiting.hold, waiting.since);
+}
+
+/** No second press came in time: it was a press. */
+export function pressReached(run: Run, key: string): Outcome {
+  const waiting = run.state.waiting[key];
   if (!waiting) return { kind: 'noted' };
   dropWaiting(run, waiting);
-  return what === 'hold' && waiting.hold ? start(run, waiting.hold) : sendShort(run, waiting.press);
+  return sendShort(run, waiting.press, waiting.heldFor);
 }
 
 /** Forgets an undecided press and what was to fall due for it. */
-export function dropWaiting(run: Run, waiting: Waiting): void {
-  const { [controlKey(waiting.device, waiting.control)]: _dropped, ...others } = run.state.waiting;
-  run.state.waiting = others;
-  dropTimers(run, isOf(waiting));
+export function dropWaiting(run: Run, { press: { using } }: Waiting): void {
+  run.state.waiting = without(run.state.waiting, using.key);
+  dropTimer(run, 'hold', using.key);
+  dropTimer(run, 'press', using.key);
 }
 
-function keepWaiting(run: Run, waiting: Waiting): void {
-  const key = controlKey(waiting.device, waiting.control);
-  run.state.waiting = { ...run.state.waiting, [key]: waiting };
-}
-
-function choose(run: Run, device: string, control: string, trigger: Trigger): Choice {
-  const resolution = resolveNow(run, device, control, trigger);
-  return { resolution, effect: effectFor(run, resolution) };
-}
-
-/** The same for a trigger that counts only where it is bound; set to native it is as if it were not there. */
-function chooseBound(run: Run, device: string, control: string, trigger: Trigger): Choice | null {
-  if (!run.compiled.uses.has(`${controlKey(device, control)}/${trigger}`)) return null;
-  const choice = choose(run, device, control, trigger);
-  const { decided } = choice.resolution;
-  return decided && decided.binding.behaviour.kind !== 'native' ? choice : null;
-}
-
-function isOf(owner: { readonly device: string; readonly control: string }) {
-  return (timer: Timer) => timer.device === owner.device && timer.control === owner.control;
+export function keepWaiting(run: Run, waiting: Waiting): void {
+  run.state.waiting = withEntry(run.state.waiting, waiting.press.using.key, waiting);
 }

@@ -1,96 +1,88 @@
-import type { Trigger } from '../devices/index.ts';
-import { type Resolution, resolveBehaviour } from '../resolve/index.ts';
-import { slotKey } from '../setup/index.ts';
-import { type Compiled, chainFor, controlKey } from './compile.ts';
-import type { Sendable } from './effect.ts';
-import type { EngineState, Output } from './state.ts';
-import type { StateChange, Stroke } from './stroke.ts';
+import type { Compiled } from './compile.ts';
+import type { StateChange } from './explanation.ts';
+import type { EngineState } from './state.ts';
+import type { Stroke } from './stroke.ts';
+
+/** Something that is done once the event itself has been dealt with. */
+export type Wish =
+  | { readonly kind: 'pin'; readonly profile: string | null }
+  | { readonly kind: 'let-go'; readonly device: string };
 
 /** One step under way: the state so far and what was sent. Lives only inside `step`. */
 export interface Run {
   readonly compiled: Compiled;
   readonly strokes: Stroke[];
   readonly changes: StateChange[];
+  readonly wishes: Wish[];
   /** A copy of the run's own: its fields are set anew, what they hold is never changed in place. */
   readonly state: { -readonly [Field in keyof EngineState]: EngineState[Field] };
   /** The event that strokes are sent for now; for what falls due, the one it comes from. */
-  readonly cause: number;
+  cause: number;
 }
 
-/** Looks up what decides for a control and trigger now. */
-export function resolveNow(run: Run, device: string, control: string, trigger: Trigger): Resolution {
-  const { compiled, state } = run;
-  return resolveBehaviour(chainFor(compiled, state.profile), state.layers, device, control, trigger);
+type StrokeBody = Stroke extends infer Any
+  ? Any extends Stroke
+    ? Omit<Any, 't' | 'cause' | 'program'>
+    : never
+  : never;
+
+/** Sends a stroke to the program in front (null) or to another. */
+export function send(run: Run, program: string | null, body: StrokeBody): void {
+  const { now: t } = run.state;
+  const stroke = { t, cause: run.cause, ...body };
+  run.strokes.push((program === null ? stroke : { ...stroke, program }) as Stroke);
 }
 
-/** What a resolution sends: the binding's effect or what the control does by itself; null for nothing. */
-export function effectFor(run: Run, resolution: Resolution): Sendable | null {
-  const { device, control, trigger, decided } = resolution;
-  if (decided === null || decided.binding.behaviour.kind === 'native') {
-    return run.compiled.controls.get(controlKey(device, control))?.native[trigger] ?? null;
-  }
-  const effects = run.compiled.profiles.get(decided.profile)?.effects;
-  return effects?.get(slotKey(decided.layer, device, control, trigger)) ?? null;
+/**
+ * A record with one key more, or another value for it. Copied by a loop: with a key known only now that is a few
+ * times faster than spreading.
+ */
+export function withEntry<Value>(
+  record: Readonly<Record<string, Value>>,
+  key: string,
+  value: Value,
+): Readonly<Record<string, Value>> {
+  const copy: Record<string, Value> = {};
+  for (const other in record) copy[other] = record[other] as Value;
+  copy[key] = value;
+  return copy;
 }
 
-/** Puts a key down; sent only when nothing holds it yet. */
-function keyDown(run: Run, code: string): void {
-  const count = run.state.keys[code] ?? 0;
-  run.state.keys = { ...run.state.keys, [code]: count + 1 };
-  if (count === 0) send(run, { kind: 'key-down', code });
+/** A record without one of its keys. */
+export function without<Value>(
+  record: Readonly<Record<string, Value>>,
+  key: string,
+): Readonly<Record<string, Value>> {
+  if (!(key in record)) return record;
+  const others: Record<string, Value> = {};
+  for (const other in record) if (other !== key) others[other] = record[other] as Value;
+  return others;
 }
 
-/** Lets a key go; sent only when nothing else holds it. */
-function keyUp(run: Run, code: string): void {
-  const { [code]: count = 0, ...others } = run.state.keys;
-  if (count === 0) return;
-  run.state.keys = count > 1 ? { ...others, [code]: count - 1 } : others;
-  if (count === 1) send(run, { kind: 'key-up', code });
-}
-
-function buttonDown(run: Run, button: number): void {
-  const count = run.state.buttons[button] ?? 0;
-  run.state.buttons = { ...run.state.buttons, [button]: count + 1 };
-  if (count === 0) send(run, { kind: 'button-down', button });
-}
-
-function buttonUp(run: Run, button: number): void {
-  const { [button]: count = 0, ...others } = run.state.buttons;
-  if (count === 0) return;
-  run.state.buttons = count > 1 ? { ...others, [button]: count - 1 } : others;
-  if (count === 1) send(run, { kind: 'button-up', button });
-}
-
-export const NO_OUTPUT: Output = { codes: [], buttons: [] };
-
-/** Starts an effect: keys and buttons go down and stay; a wheel ticks once. */
-export function begin(run: Run, effect: Sendable): Output {
-  switch (effect.kind) {
-    case 'keys':
-      for (const code of effect.codes) keyDown(run, code);
-      return { codes: effect.codes, buttons: [] };
-    case 'button':
-      buttonDown(run, effect.button);
-      return { codes: [], buttons: [effect.button] };
-    case 'wheel':
-      send(run, { kind: 'wheel', ticks: effect.ticks });
-      return NO_OUTPUT;
-  }
-}
-
-/** Lets go what an effect kept down, in reverse. */
-export function end(run: Run, { codes, buttons }: Output): void {
-  for (const code of codes.toReversed()) keyUp(run, code);
-  for (const button of buttons.toReversed()) buttonUp(run, button);
-}
-
-type StrokeBody = Stroke extends infer Any ? (Any extends Stroke ? Omit<Any, 't' | 'cause'> : never) : never;
-
-function send(run: Run, body: StrokeBody): void {
-  run.strokes.push({ t: run.state.now, cause: run.cause, ...body });
-}
-
-/** An effect as a tap: down and up at once. */
-export function tap(run: Run, effect: Sendable): void {
-  end(run, begin(run, effect));
+/** A copy of a state. Field by field, as that is many times faster than spreading so many. */
+export function copyOf(state: EngineState): Run['state'] {
+  return {
+    now: state.now,
+    seq: state.seq,
+    front: state.front,
+    pinned: state.pinned,
+    profile: state.profile,
+    layers: state.layers,
+    layerHolds: state.layerHolds,
+    once: state.once,
+    pages: state.pages,
+    speeds: state.speeds,
+    computers: state.computers,
+    down: state.down,
+    held: state.held,
+    latched: state.latched,
+    waiting: state.waiting,
+    asking: state.asking,
+    timers: state.timers,
+    turned: state.turned,
+    sprung: state.sprung,
+    slid: state.slid,
+    running: state.running,
+    radial: state.radial,
+  };
 }

@@ -1,10 +1,14 @@
 import type { Compiled } from './compile.ts';
+import { fallDue, ownerOf } from './due.ts';
 import type { EngineEvent } from './event.ts';
 import type { Explanation, Outcome } from './explanation.ts';
-import { decideProfile } from './front.ts';
+import { afterEdit, decideProfile } from './front.ts';
 import { letGo } from './letGo.ts';
-import { fallDue, press, release } from './press.ts';
-import type { Run } from './run.ts';
+import { move } from './move.ts';
+import { phrase } from './phrase.ts';
+import { position } from './position.ts';
+import { press, release } from './press.ts';
+import { copyOf, type Run } from './run.ts';
 import type { EngineState } from './state.ts';
 import type { Stroke } from './stroke.ts';
 import { nextTimer } from './timers.ts';
@@ -30,27 +34,49 @@ export function step(compiled: Compiled, state: EngineState, event: EngineEvent)
   const due: Explanation[] = [];
   let current = state;
   for (let timer = nextTimer(current); timer && timer.at <= now; timer = nextTimer(current)) {
-    const { device, control, cause, at } = timer;
-    const timers = current.timers.filter((other) => other !== timer);
-    const run = begun(compiled, { ...current, timers, now: Math.max(current.now, at) }, cause);
-    const outcome = fallDue(run, timer);
-    due.push(explained(run, { kind: 'due', t: run.state.now, device, control }, outcome));
+    const { cause, at } = timer;
+    const t = Math.max(current.now, at);
+    const owner = ownerOf(current, timer);
+    const run = begun(compiled, current, t, cause);
+    run.state.timers = current.timers.filter((other) => other !== timer);
+    const { device = '', control = '' } = owner ?? {};
+    due.push(explained(run, { kind: 'due', t, device, control }, fallDue(run, timer)));
     current = run.state;
   }
   const seq = current.seq + 1;
-  const run = begun(compiled, { ...current, now, seq }, seq);
+  const run = begun(compiled, current, now, seq);
+  run.state.seq = seq;
   const explanation = explained(run, event, outcomeOf(run, event));
-  const strokes = due.length === 0 ? run.strokes : [...due.flatMap((each) => each.strokes), ...run.strokes];
-  return { state: run.state, strokes, explanation, due };
+  return { state: run.state, strokes: joined(due, run.strokes), explanation, due };
 }
 
-function begun(compiled: Compiled, state: EngineState, cause: number): Run {
-  return { compiled, strokes: [], changes: [], state, cause };
+function joined(due: readonly Explanation[], last: readonly Stroke[]): readonly Stroke[] {
+  if (due.length === 0) return last;
+  const all: Stroke[] = [];
+  for (const { strokes } of due) for (const stroke of strokes) all.push(stroke);
+  for (const stroke of last) all.push(stroke);
+  return all;
+}
+
+function begun(compiled: Compiled, before: EngineState, now: number, cause: number): Run {
+  const state = copyOf(before);
+  state.now = now;
+  return { compiled, strokes: [], changes: [], wishes: [], state, cause };
 }
 
 function explained(run: Run, event: Explanation['event'], outcome: Outcome): Explanation {
+  if (run.wishes.length > 0) grantWishes(run);
   const { cause: seq, state, strokes, changes } = run;
   return { seq, t: state.now, event, outcome, strokes, changes };
+}
+
+/** Does what waits for the event to be dealt with: another profile, a device that is gone. */
+function grantWishes(run: Run): void {
+  for (let wish = run.wishes.shift(); wish; wish = run.wishes.shift()) {
+    const ended =
+      wish.kind === 'pin' ? decideProfile(run, { pinned: wish.profile }).ended : letGo(run, wish.device);
+    if (ended.length > 0) run.changes.push({ kind: 'let-go', ended });
+  }
 }
 
 function outcomeOf(run: Run, event: EngineEvent): Outcome {
@@ -61,6 +87,12 @@ function outcomeOf(run: Run, event: EngineEvent): Outcome {
       return release(run, event);
     case 'turn':
       return turn(run, event);
+    case 'position':
+      return position(run, event);
+    case 'move':
+      return move(run, event);
+    case 'phrase':
+      return phrase(run, event);
     case 'front':
       return decideProfile(run, { front: event.window });
     case 'pin':
@@ -69,7 +101,7 @@ function outcomeOf(run: Run, event: EngineEvent): Outcome {
       }
       return decideProfile(run, { pinned: event.profile });
     case 'edited':
-      return decideProfile(run, {});
+      return afterEdit(run);
     case 'time':
     case 'attach':
       return { kind: 'noted' };

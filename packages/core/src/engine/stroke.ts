@@ -1,12 +1,53 @@
-/** One thing sent out to the program in front. `cause` is the number of the event behind it. */
-export type Stroke = { readonly t: number; readonly cause: number } & (
-  | { readonly kind: 'key-down' | 'key-up' /** W3C `KeyboardEvent.code`. */; readonly code: string }
-  | {
-      readonly kind: 'button-down' | 'button-up';
-      /** W3C `MouseEvent.button`. */ readonly button: number;
-    }
-  | { readonly kind: 'wheel' /** Positive away from the person. */; readonly ticks: number }
-);
+import { z } from 'zod';
+import { idSchema } from '../devices/index.ts';
+import { type Message, messageSchema, placeSchema } from '../setup/index.ts';
 
-/** What the engine itself changed. */
-export type StateChange = { readonly kind: 'profile'; readonly from: string; readonly to: string };
+const every = {
+  /** Milliseconds. */
+  t: z.number(),
+  /** The number of the event behind it. */
+  cause: z.number().int(),
+  /** The program it is for, where that is not the one in front. */
+  program: idSchema.optional(),
+};
+
+/** One thing sent out. */
+export const strokeSchema = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.enum(['key-down', 'key-up']),
+    ...every,
+    /** W3C `KeyboardEvent.code`. */
+    code: z.string(),
+  }),
+  z.strictObject({
+    kind: z.enum(['button-down', 'button-up']),
+    ...every,
+    /** W3C `MouseEvent.button`. */
+    button: z.number().int(),
+  }),
+  z.strictObject({
+    kind: z.literal('wheel'),
+    ...every,
+    /** Positive away from the person, or to the right. */
+    ticks: z.number().int(),
+    axis: z.enum(['vertical', 'horizontal']),
+  }),
+  z.strictObject({ kind: z.literal('pointer-move'), ...every, to: placeSchema }),
+  z.strictObject({ kind: z.literal('text'), ...every, text: z.string() }),
+  z.strictObject({
+    kind: z.literal('message'),
+    ...every,
+    message: messageSchema,
+    /** Between the message's low and high; a whole number for MIDI. */
+    value: z.number(),
+  }),
+  /** The program named comes to the front; it is started where it does not run and `launch` says so. */
+  z.strictObject({ kind: z.literal('focus'), ...every, program: idSchema, launch: z.boolean() }),
+]);
+export type Stroke = z.infer<typeof strokeSchema>;
+
+/** The value of a message for a part from 0 to 1. */
+export function messageValue(message: Message, part: number): number {
+  const value = message.low + (message.high - message.low) * part;
+  return message.protocol === 'midi' ? Math.round(value) : value;
+}

@@ -2,19 +2,22 @@ import type { Run } from './run.ts';
 import type { EngineState, Timer } from './state.ts';
 
 /** Sets something to fall due. */
-export function setTimer(run: Run, timer: Omit<Timer, 'cause'>): void {
-  run.state.timers = [...run.state.timers, { ...timer, cause: run.cause }];
+export function setTimer(run: Run, what: Timer['what'], key: string, at: number): void {
+  run.state.timers = [...run.state.timers, { at, what, key, cause: run.cause }];
 }
 
-/** Takes back what was to fall due for a control, or for controls. */
-export function dropTimers(run: Run, which: (timer: Timer) => boolean): void {
-  if (!run.state.timers.some(which)) return;
-  run.state.timers = run.state.timers.filter((timer) => !which(timer));
+/** Takes back what was to fall due: of one kind and key. */
+export function dropTimer(run: Run, what: Timer['what'], key: string): void {
+  const { timers } = run.state;
+  if (timers.length === 0 || !timers.some((timer) => timer.what === what && timer.key === key)) return;
+  run.state.timers = timers.filter((timer) => timer.what !== what || timer.key !== key);
 }
 
 /** What falls due first; of those at the same time the one that was set first. Null when nothing does. */
 export function nextTimer({ timers }: EngineState): Timer | null {
-  return timers.reduce<Timer | null>((first, timer) => (first && first.at <= timer.at ? first : timer), null);
+  let first: Timer | null = null;
+  for (const timer of timers) if (!first || timer.at < first.at) first = timer;
+  return first;
 }
 
 /** When the engine next has something to do by itself, in milliseconds; null for never. */

@@ -1,9 +1,11 @@
 import type { Rotor, SpeedUp, Trigger } from '../devices/index.ts';
-import { controlKey } from './compile.ts';
+import { controlAt } from './compile.ts';
 import type { EventOf } from './event.ts';
 import type { Outcome } from './explanation.ts';
+import { choose } from './lookup.ts';
+import { tap } from './outputs.ts';
 import { turnedWhileDown } from './press.ts';
-import { effectFor, type Run, resolveNow, tap } from './run.ts';
+import { type Run, withEntry, without } from './run.ts';
 
 /** Degrees that count as none: what adding fractions of degrees may be off by. */
 const TOLERANCE = 1e-9;
@@ -12,12 +14,13 @@ const REST_MS = 200;
 
 /** A control turns: degrees add up to steps, each step is sent as a tap, the rest is kept. */
 export function turn(run: Run, { device, control, unit, amount }: EventOf<'turn'>): Outcome {
-  const key = controlKey(device, control);
-  const known = run.compiled.controls.get(key);
+  const known = controlAt(run.compiled, device, control);
   if (!known) return { kind: 'ignored', why: 'unknown-control' };
-  if (!known.rotor) return { kind: 'ignored', why: 'cannot-turn' };
-  const stepDegrees = stepOf(known.rotor);
-  const { [key]: before = { rest: 0, at: Number.NEGATIVE_INFINITY }, ...others } = run.state.turned;
+  const { rotor } = known.control;
+  if (!rotor) return { kind: 'ignored', why: 'cannot-turn' };
+  const { key } = known;
+  const stepDegrees = stepOf(rotor);
+  const before = run.state.turned[key] ?? { rest: 0, at: Number.NEGATIVE_INFINITY };
   const turned = unit === 'detents' ? amount * stepDegrees : amount;
   const goesOn = before.rest * turned >= 0;
   const total = (goesOn ? before.rest : 0) + turned;
@@ -25,18 +28,18 @@ export function turn(run: Run, { device, control, unit, amount }: EventOf<'turn'
   const left = total - Math.sign(total) * whole * stepDegrees;
   const rest = Math.abs(left) < stepDegrees * TOLERANCE * 2 ? 0 : left;
   const elapsed = run.state.now - before.at;
-  const factor = speedFactor(known.rotor.speedUp, Math.abs(turned), elapsed);
+  const factor = speedFactor(rotor.speedUp, Math.abs(turned), elapsed);
   const steps = whole * factor;
-  const forgotten = rest === 0 && known.rotor.speedUp === null;
-  run.state.turned = forgotten ? others : { ...others, [key]: { rest, at: run.state.now } };
+  const others = without(run.state.turned, key);
+  const forgotten = rest === 0 && rotor.speedUp === null;
+  run.state.turned = forgotten ? others : withEntry(others, key, { rest, at: run.state.now });
 
   const back = (amount === 0 ? before.rest : amount) < 0;
   const pressed: Trigger = back ? 'pressed-anticlockwise' : 'pressed-clockwise';
   const plain: Trigger = back ? 'anticlockwise' : 'clockwise';
-  const trigger = turnedWhileDown(run, device, control, pressed) ? pressed : plain;
-  const resolution = resolveNow(run, device, control, trigger);
-  const effect = steps > 0 ? effectFor(run, resolution) : null;
-  if (effect) for (let i = 0; i < steps; i++) tap(run, effect);
+  const choice = turnedWhileDown(run, known, pressed) ?? choose(run, known, plain);
+  const { sending, using, resolution } = choice;
+  if (sending) for (let i = 0; i < steps; i++) tap(run, sending, using);
   return { kind: 'turned', steps, rest, stepDegrees, factor, resolution };
 }
 

@@ -1,4 +1,4 @@
-import { demoSetup, type Profile, type Rule, ruleSchema, type Setup } from '../setup/index.ts';
+import { demoSetup, OFF, type Profile, type Rule, ruleSchema, type Setup } from '../setup/index.ts';
 import { profileChain } from './chain.ts';
 import { nextUnder, resolveBehaviour } from './resolveBehaviour.ts';
 import { resolveProfile } from './resolveProfile.ts';
@@ -50,7 +50,7 @@ const layered = (): Setup => {
   const { everywhere, brindle } = setup.profiles;
   if (everywhere) {
     everywhere.bindings['upper/twelve-pad/key-1/press'] = {
-      behaviour: { kind: 'off' },
+      behaviour: OFF,
       face: null,
       note: null,
     };

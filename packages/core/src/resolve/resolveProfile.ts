@@ -1,6 +1,6 @@
 import { EVERYWHERE, type Rule } from '../setup/index.ts';
 import type { FrontWindow } from './frontWindow.ts';
-import { compareRules, type RuleIndex } from './ruleIndex.ts';
+import { compareRules, type IndexedProfile, type RuleIndex } from './ruleIndex.ts';
 
 /** A profile one of whose rules fits the window, with its most specific rule that does. */
 export interface ProfileCandidate {
@@ -55,11 +55,17 @@ interface Fit {
 function fittingProfiles({ byExecutable, others }: RuleIndex, window: FrontWindow): readonly Fit[] {
   const fits: Fit[] = [];
   for (const profiles of [byExecutable.get(window.executable) ?? [], others]) {
-    for (const { profile, order, positive, negative } of profiles) {
-      const found = positive.find(({ test }) => test(window));
-      if (found)
-        fits.push({ profile, order, rule: found.rule, keptOut: negative.some((test) => test(window)) });
+    for (const each of profiles) {
+      const rule = firstFitting(each, window);
+      if (!rule) continue;
+      const keptOut = each.negative.some((test) => test(window));
+      fits.push({ profile: each.profile, order: each.order, rule, keptOut });
     }
   }
   return fits.toSorted((a, b) => a.order - b.order);
+}
+
+function firstFitting({ positive }: IndexedProfile, window: FrontWindow): Rule | null {
+  for (const { rule, test } of positive) if (test(window)) return rule;
+  return null;
 }

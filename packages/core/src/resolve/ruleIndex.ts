@@ -1,4 +1,4 @@
-import { compilePattern, type Pattern, profilesOf, type Rule, type Setup } from '../setup/index.ts';
+import { compilePattern, type Pattern, profilesByProgram, type Rule, type Setup } from '../setup/index.ts';
 import type { FrontWindow } from './frontWindow.ts';
 
 type Test = (window: FrontWindow) => boolean;
@@ -16,26 +16,46 @@ export interface IndexedProfile {
 export interface RuleIndex {
   readonly byExecutable: ReadonlyMap<string, readonly IndexedProfile[]>;
   readonly others: readonly IndexedProfile[];
+  /** Every profile of a program, in the person's order. */
+  readonly order: readonly string[];
+  /** What it was made from: the rules that apply to each profile, in that order. */
+  readonly sources: readonly (readonly Rule[])[];
 }
 
-/** Indexes a set-up's rules so that a change of front need not walk them. */
-export function indexRules(setup: Setup): RuleIndex {
-  const byExecutable = new Map<string, IndexedProfile[]>();
-  const others: IndexedProfile[] = [];
-  let order = 0;
+/**
+ * Indexes a set-up's rules so that a change of front need not walk them. Given an earlier index whose rules are
+ * the same, that one is kept.
+ */
+export function indexRules(setup: Setup, previous?: RuleIndex): RuleIndex {
+  const order: string[] = [];
+  const sources: (readonly Rule[])[] = [];
+  const profiles = profilesByProgram(setup);
   for (const program of setup.programs) {
-    for (const profile of profilesOf(setup, program.id)) {
-      const rules = profile.rules.length > 0 ? profile.rules : program.rules;
-      const indexed = indexProfile(profile.id, order, rules);
-      order += 1;
-      const names = indexed.positive.map(({ rule }) => exactExecutable(rule));
-      if (names.every((name) => name !== null)) {
-        for (const name of new Set(names))
-          byExecutable.set(name, [...(byExecutable.get(name) ?? []), indexed]);
-      } else others.push(indexed);
+    for (const profile of profiles.get(program.id) ?? []) {
+      order.push(profile.id);
+      sources.push(profile.rules.length > 0 ? profile.rules : program.rules);
     }
   }
-  return { byExecutable, others };
+  if (previous && same(previous.order, order) && same(previous.sources, sources)) return previous;
+  const byExecutable = new Map<string, IndexedProfile[]>();
+  const others: IndexedProfile[] = [];
+  order.forEach((profile, i) => {
+    const indexed = indexProfile(profile, i, sources[i] ?? []);
+    const names = indexed.positive.map(({ rule }) => exactExecutable(rule));
+    if (names.some((name) => name === null)) others.push(indexed);
+    else {
+      for (const name of new Set(names.flatMap((known) => known ?? []))) {
+        const list = byExecutable.get(name);
+        if (list) list.push(indexed);
+        else byExecutable.set(name, [indexed]);
+      }
+    }
+  });
+  return { byExecutable, others, order, sources };
+}
+
+function same<Item>(a: readonly Item[], b: readonly Item[]): boolean {
+  return a.length === b.length && a.every((item, i) => item === b[i]);
 }
 
 function indexProfile(profile: string, order: number, rules: readonly Rule[]): IndexedProfile {
@@ -49,16 +69,32 @@ function exactExecutable({ executable }: Rule): string | null {
   return executable?.match === 'exact' ? executable.text : null;
 }
 
+const FIELDS = {
+  executable:
+    (fits: (text: string) => boolean): Test =>
+    ({ executable }) =>
+      fits(executable),
+  class:
+    (fits: (text: string) => boolean): Test =>
+    (window) =>
+      fits(window.class),
+  title:
+    (fits: (text: string) => boolean): Test =>
+    ({ title }) =>
+      fits(title),
+} as const;
+
 /** The test of a rule; a pattern that does not compile (the schema refuses it) fits nothing. */
 function testOf(rule: Rule): Test {
-  const fields = (['executable', 'class', 'title'] as const).flatMap((field) => {
+  const [first, second, third] = (['executable', 'class', 'title'] as const).flatMap((field) => {
     const pattern = rule[field];
     if (!pattern) return [];
     const compiled = compilePattern(pattern);
-    const fits = compiled.ok ? compiled.value : () => false;
-    return [(window: FrontWindow) => fits(window[field])];
+    return [FIELDS[field](compiled.ok ? compiled.value : () => false)];
   });
-  return (window) => fields.length > 0 && fields.every((fits) => fits(window));
+  if (!first) return () => false;
+  if (!second) return first;
+  return (window) => first(window) && second(window) && (third?.(window) ?? true);
 }
 
 const EXACTNESS: Readonly<Record<Pattern['match'], number>> = { exact: 0, glob: 1, regex: 2 };

@@ -1,12 +1,12 @@
 import { adaptBinding } from './adaptBinding.ts';
-import type { Binding } from './binding.ts';
+import { acting, type Binding, OFF } from './binding.ts';
 import { demoSetup } from './demo.ts';
 import type { Profile } from './setup.ts';
 
 const setup = demoSetup();
 const profile = (id: string) => setup.profiles[id] as Profile;
 const command = (id: string, style: 'follow' | 'tap' = 'follow'): Binding => ({
-  behaviour: { kind: 'action', action: { kind: 'command', command: id }, style, repeat: null },
+  behaviour: acting({ kind: 'command', command: id }, style),
   face: null,
   note: 'kept',
 });
@@ -36,6 +36,6 @@ test.each([
 test('a turn can only tap; off and native go anywhere', () => {
   const turned = adaptBinding(setup, command('copy'), profile('everywhere'), profile('brindle'), 'clockwise');
   expect(turned.behaviour).toMatchObject({ style: 'tap' });
-  const off: Binding = { behaviour: { kind: 'off' }, face: null, note: null };
+  const off: Binding = { behaviour: OFF, face: null, note: null };
   expect(adaptBinding(setup, off, profile('everywhere'), profile('brindle'), 'clockwise')).toBe(off);
 });

@@ -1,5 +1,6 @@
 import { isPressed, type Trigger } from '../devices/index.ts';
-import type { Action, Binding } from './binding.ts';
+import type { Action } from './action.ts';
+import type { Binding } from './binding.ts';
 import { commandOf, type Profile, type Setup } from './setup.ts';
 
 /**

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { arbitraryEdit, arbitrarySetup } from '../testing/index.ts';
 import { applyEdit } from './applyEdit.ts';
-import { type Binding, keyOf, type Slot } from './binding.ts';
+import { acting, type Binding, keyOf, type Slot } from './binding.ts';
 import { checkSetup } from './checkSetup.ts';
 import { demoSetup } from './demo.ts';
 import { type Edit, editSchema } from './edit.ts';
@@ -15,7 +15,7 @@ const slot: Slot = {
   trigger: 'clockwise',
 };
 const binding = (shortcut: string, style: 'tap' | 'follow' = 'tap'): Binding => ({
-  behaviour: { kind: 'action', action: { kind: 'shortcut', shortcut }, style, repeat: null },
+  behaviour: acting({ kind: 'shortcut', shortcut }, style),
   face: null,
   note: null,
 });
@@ -81,12 +81,7 @@ const REFUSED: readonly (readonly [string, Edit])[] = [
       slot,
       binding: {
         ...binding('A'),
-        behaviour: {
-          kind: 'action',
-          action: { kind: 'command', command: 'brindle-larger' },
-          style: 'tap',
-          repeat: null,
-        },
+        behaviour: acting({ kind: 'command', command: 'brindle-larger' }, 'tap'),
       },
     },
   ],

@@ -3,6 +3,7 @@ import type { Applied, AppliedSingle } from './applied.ts';
 import { type Binding, keyOf, type Slot } from './binding.ts';
 import { checkBinding } from './checkSetup.ts';
 import type { Edit, SingleEdit } from './edit.ts';
+import { setPart } from './partEdits.ts';
 import { addProgram, moveProgram, removeProgram, renameProgram } from './programEdits.ts';
 import type { Refusal } from './refusal.ts';
 import type { Setup } from './setup.ts';
@@ -46,6 +47,11 @@ function applySingle(setup: Setup, edit: SingleEdit): Result<AppliedSingle, Refu
       return removeProgram(setup, edit);
     case 'move-program':
       return moveProgram(setup, edit);
+    case 'set-device':
+    case 'set-layer':
+    case 'set-macro':
+    case 'set-radial-menu':
+      return setPart(setup, edit);
   }
 }
 

@@ -1,28 +1,11 @@
 import { z } from 'zod';
 import { idSchema, LINE_PATTERN, type Trigger, triggerSchema } from '../devices/index.ts';
-import { shortcutSchema } from './shortcutSchema.ts';
+import { type Action, actionSchema } from './action.ts';
 
 /** How a press is sent; see the engine's press styles. */
 export const PRESS_STYLES = ['follow', 'tap', 'latch', 'repeat', 'release'] as const;
 export const pressStyleSchema = z.enum(PRESS_STYLES);
 export type PressStyle = z.infer<typeof pressStyleSchema>;
-
-/** What is sent: a shortcut, a command of the profile's program (or a common one), or wheel ticks. */
-export const actionSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('shortcut'), shortcut: shortcutSchema }),
-  z.strictObject({ kind: z.literal('command'), command: idSchema }),
-  z.strictObject({
-    kind: z.literal('wheel'),
-    /** Positive away from the person. */
-    ticks: z
-      .number()
-      .int()
-      .min(-20)
-      .max(20)
-      .refine((ticks) => ticks !== 0),
-  }),
-]);
-export type Action = z.infer<typeof actionSchema>;
 
 /** When a repeated press is sent again: first after `delayMs`, then every `everyMs`. */
 export const repeatSchema = z.strictObject({
@@ -32,6 +15,14 @@ export const repeatSchema = z.strictObject({
 export type Repeat = z.infer<typeof repeatSchema>;
 export const USUAL_REPEAT: Repeat = { delayMs: 400, everyMs: 50 };
 
+/** A guarded press asks for a longer press, or for a second one soon after. */
+export const guardSchema = z.enum(['longer', 'second']);
+export type Guard = z.infer<typeof guardSchema>;
+
+/** A program that gets what is sent even when another is in front, brought to the front first where asked. */
+export const targetSchema = z.strictObject({ program: idSchema, focus: z.boolean() });
+export type Target = z.infer<typeof targetSchema>;
+
 /** What a binding does. Inherit is the absence of a binding. */
 export const behaviourSchema = z.discriminatedUnion('kind', [
   z.strictObject({
@@ -40,11 +31,28 @@ export const behaviourSchema = z.discriminatedUnion('kind', [
     style: pressStyleSchema,
     /** For the style repeat; null takes the usual times. */
     repeat: repeatSchema.nullable().default(null),
+    guard: guardSchema.nullable().default(null),
+    /** Null: the program in front. */
+    target: targetSchema.nullable().default(null),
   }),
   z.strictObject({ kind: z.literal('native') }),
-  z.strictObject({ kind: z.literal('off') }),
+  z.strictObject({
+    kind: z.literal('off'),
+    /** Programs in the background that hear it all the same. */
+    heardBy: z.array(idSchema).max(20).default([]),
+    /** What they hear; null: what the control does by itself. */
+    sends: actionSchema.nullable().default(null),
+  }),
 ]);
 export type Behaviour = z.infer<typeof behaviourSchema>;
+
+/** The behaviour that sends an action in a press style, with nothing else asked. */
+export function acting(action: Action, style: PressStyle): Extract<Behaviour, { kind: 'action' }> {
+  return { kind: 'action', action, style, repeat: null, guard: null, target: null };
+}
+
+/** The behaviour that sends nothing. */
+export const OFF: Behaviour = { kind: 'off', heardBy: [], sends: null };
 
 export const FACE_COLOURS = ['ink', 'blue', 'teal', 'plum', 'amber', 'green'] as const;
 export const faceSchema = z.strictObject({

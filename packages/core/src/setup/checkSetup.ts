@@ -1,7 +1,9 @@
-import { isPressed, triggersOf } from '../devices/index.ts';
-import { type Binding, type Slot, slotOf } from './binding.ts';
+import { isPressed, type Trigger, triggersOf } from '../devices/index.ts';
+import { type Behaviour, type Binding, type Slot, slotOf } from './binding.ts';
+import { checkAction, checkProgram } from './checkAction.ts';
+import { checkMacros } from './checkMacros.ts';
 import type { Refusal } from './refusal.ts';
-import { BASE_LAYER, commandIds, commandOf, EVERYWHERE, LIMITS, type Profile, type Setup } from './setup.ts';
+import { BASE_LAYER, commandIds, EVERYWHERE, LIMITS, type Profile, type Setup } from './setup.ts';
 
 /** What is wrong with a binding at a slot, or null. A missing binding (inherit) needs only a real slot. */
 export function checkBinding(
@@ -19,12 +21,33 @@ export function checkBinding(
   if (!triggersOf(control).includes(trigger)) {
     return { code: 'control-lacks-trigger', device: device.name, control: control.name, trigger };
   }
-  if (binding?.behaviour.kind !== 'action') return null;
-  const { action, style } = binding.behaviour;
-  if (action.kind === 'command' && !commandOf(setup, profile, action.command)) {
-    return { code: 'unknown-command', command: action.command, profile: profile.id };
+  return binding ? checkBehaviour(setup, profile, binding.behaviour, trigger) : null;
+}
+
+function checkBehaviour(
+  setup: Setup,
+  profile: Profile,
+  behaviour: Behaviour,
+  trigger: Trigger,
+): Refusal | null {
+  if (behaviour.kind === 'native') return null;
+  if (behaviour.kind === 'off') {
+    const gone = firstOf(behaviour.heardBy, (program) => checkProgram(setup, program));
+    return gone ?? (behaviour.sends && checkAction(setup, profile, behaviour.sends));
   }
+  const { action, style, guard, target } = behaviour;
+  const wrong = checkAction(setup, profile, action) ?? (target && checkProgram(setup, target.program));
+  if (wrong) return wrong;
   if (!isPressed(trigger) && style !== 'tap') return { code: 'style-needs-release', style, trigger };
+  if (!isPressed(trigger) && guard) return { code: 'guard-needs-press', trigger };
+  return trigger === 'slide' && action.kind !== 'message' ? { code: 'slide-needs-message' } : null;
+}
+
+function firstOf<Item>(items: readonly Item[], check: (item: Item) => Refusal | null): Refusal | null {
+  for (const item of items) {
+    const wrong = check(item);
+    if (wrong) return wrong;
+  }
   return null;
 }
 
@@ -64,6 +87,8 @@ export function checkSetup(setup: Setup): readonly Refusal[] {
     ...repeated(setup.devices.map(({ id }) => id)),
     ...repeated(setup.programs.map(({ id }) => id)),
     ...repeated(setup.layers.map(({ id }) => id)),
+    ...repeated(setup.macros.map(({ id }) => id)),
+    ...repeated(setup.radialMenus.map(({ id }) => id)),
     ...repeated(commandIds(setup)),
     ...setup.devices.flatMap((device) => repeated(device.controls.map(({ id }) => id))),
   ];
@@ -81,9 +106,17 @@ export function checkSetup(setup: Setup): readonly Refusal[] {
     const wrong = checkProfile(setup, profile);
     if (wrong) found.push(wrong);
   }
-  return found;
+  const everywhere = setup.profiles[EVERYWHERE];
+  for (const { action } of setup.radialMenus.flatMap(({ items }) => items)) {
+    const wrong = everywhere ? checkAction(setup, everywhere, action) : null;
+    if (wrong) found.push(wrong);
+  }
+  return [...found, ...checkMacros(setup)];
 }
 
 function repeated(values: readonly string[]): readonly string[] {
-  return [...new Set(values.filter((value, i) => values.indexOf(value) !== i))];
+  const seen = new Set<string>();
+  const twice = new Set<string>();
+  for (const value of values) (seen.has(value) ? twice : seen).add(value);
+  return [...twice];
 }

@@ -1,5 +1,5 @@
 import { benchDial, pocketMouse, type Trigger, twelvePad } from '../devices/index.ts';
-import { type Action, type Behaviour, type Binding, type Face, type PressStyle, slotKey } from './binding.ts';
+import { acting, type Behaviour, type Binding, type Face, OFF, slotKey } from './binding.ts';
 import { brindle, demoCommonCommands, hushbox, larkframe } from './demoPrograms.ts';
 import { BASE_LAYER, EVERYWHERE, type Profile, type Setup } from './setup.ts';
 
@@ -13,16 +13,9 @@ const mouse = (control: string, trigger: Trigger = 'press'): Place => ['pocket-m
 const padKey = (number: number): Place => ['twelve-pad', `key-${number}`, 'press'];
 const knob = (which: 'upper' | 'lower', trigger: Trigger): Place => ['twelve-pad', `${which}-knob`, trigger];
 
-const act = (action: Action, style: PressStyle): Behaviour => ({
-  kind: 'action',
-  action,
-  style,
-  repeat: null,
-});
-const command = (id: string): Behaviour => act({ kind: 'command', command: id }, 'follow');
-const tap = (id: string): Behaviour => act({ kind: 'command', command: id }, 'tap');
-const wheel = (ticks: number): Behaviour => act({ kind: 'wheel', ticks }, 'tap');
-const off: Behaviour = { kind: 'off' };
+const command = (id: string): Behaviour => acting({ kind: 'command', command: id }, 'follow');
+const tap = (id: string): Behaviour => acting({ kind: 'command', command: id }, 'tap');
+const wheel = (ticks: number): Behaviour => acting({ kind: 'wheel', ticks, axis: 'vertical' }, 'tap');
 
 const face = (label: string, icon: string | null, colour: Face['colour']): Face => ({ label, icon, colour });
 
@@ -85,7 +78,7 @@ const brindleProfile = (): Profile =>
     [turnBack, tap('brindle-smaller'), { face: face('Smaller', 'minus', 'amber') }],
     [mouse('thumb-front'), command('brindle-upright')],
     [mouse('thumb-rear'), command('brindle-fit')],
-    [mouse('wheel'), off, { note: 'Kept pasting by accident while painting feathers.' }],
+    [mouse('wheel'), OFF, { note: 'Kept pasting by accident while painting feathers.' }],
     [padKey(2), command('brindle-redo'), { face: face('Redo', 'redo', 'plum') }],
     [padKey(5), command('brindle-brush'), { face: face('Brush', 'brush', 'amber') }],
     [padKey(6), command('brindle-eraser'), { face: face('Eraser', 'eraser', 'amber') }],
@@ -122,5 +115,7 @@ export function demoSetup(): Setup {
       brindle: brindleProfile(),
       hushbox: hushboxProfile(),
     },
+    macros: [],
+    radialMenus: [],
   };
 }

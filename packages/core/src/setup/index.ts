@@ -1,9 +1,16 @@
+export {
+  type Action,
+  actionSchema,
+  type Message,
+  messageSchema,
+  type Place,
+  placeSchema,
+} from './action.ts';
 export { adaptBinding } from './adaptBinding.ts';
 export type { Applied } from './applied.ts';
 export { applyEdit } from './applyEdit.ts';
 export {
-  type Action,
-  actionSchema,
+  acting,
   type Behaviour,
   type Binding,
   behaviourSchema,
@@ -11,8 +18,10 @@ export {
   FACE_COLOURS,
   type Face,
   faceSchema,
+  type Guard,
   keyOf,
   noteSchema,
+  OFF,
   PRESS_STYLES,
   type PressStyle,
   type Repeat,
@@ -20,6 +29,7 @@ export {
   slotKey,
   slotOf,
   slotSchema,
+  type Target,
   USUAL_REPEAT,
 } from './binding.ts';
 export { checkBinding, checkSetup } from './checkSetup.ts';
@@ -33,8 +43,10 @@ export {
   type LogEntry,
   logEntrySchema,
 } from './history.ts';
+export { type Macro, type MacroStep, MOST_STEPS, macroSchema } from './macro.ts';
 export { compilePattern, fitsGlob, type Pattern } from './patterns/pattern.ts';
 export type { RegexProblem } from './patterns/regexSyntax.ts';
+export { type RadialItem, type RadialMenu, radialMenuSchema } from './radialMenu.ts';
 export type { Refusal } from './refusal.ts';
 export { executableRule, type Rule, ruleSchema } from './rule.ts';
 export {
@@ -49,7 +61,7 @@ export {
   type Profile,
   type Program,
   profileOf,
-  profilesOf,
+  profilesByProgram,
   type Setup,
   setupSchema,
 } from './setup.ts';

@@ -1,6 +1,6 @@
 import { ok, type Result, refuse } from '../result.ts';
 import type { AppliedSingle } from './applied.ts';
-import { checkProfile } from './checkSetup.ts';
+import { checkProfile, checkSetup } from './checkSetup.ts';
 import type { SingleEdit } from './edit.ts';
 import type { Refusal } from './refusal.ts';
 import { commandIds, LIMITS, type Profile, type Setup } from './setup.ts';
@@ -71,14 +71,13 @@ export function removeProgram(setup: Setup, edit: EditOf<'remove-program'>): Out
   const kept = all.filter((profile) => profile.program !== program.id);
   const wrong = refuseOrphans(profiles, kept);
   if (wrong) return refuse(wrong);
-  return ok({
-    setup: {
-      ...setup,
-      programs: setup.programs.filter((other) => other !== program),
-      profiles: Object.fromEntries(kept.map((profile) => [profile.id, profile])),
-    },
-    inverse: { kind: 'add-program', program, profiles, at },
-  });
+  const removed: Setup = {
+    ...setup,
+    programs: setup.programs.filter((other) => other !== program),
+    profiles: Object.fromEntries(kept.map((profile) => [profile.id, profile])),
+  };
+  if (checkSetup(removed).length > 0) return refuse({ code: 'still-used', name: program.name });
+  return ok({ setup: removed, inverse: { kind: 'add-program', program, profiles, at } });
 }
 
 function refuseOrphans(removed: readonly Profile[], kept: readonly Profile[]): Refusal | null {

@@ -16,6 +16,13 @@ export type Refusal =
   | { readonly code: 'unknown-command'; readonly command: string; readonly profile: string }
   | { readonly code: 'style-needs-release'; readonly style: PressStyle; readonly trigger: Trigger }
   | { readonly code: 'unknown-program'; readonly program: string }
+  | { readonly code: 'unknown-macro'; readonly macro: string }
+  | { readonly code: 'unknown-radial-menu'; readonly menu: string }
+  | { readonly code: 'macro-circle'; readonly macro: string }
+  | { readonly code: 'macro-too-long'; readonly macro: string; readonly limit: number }
+  | { readonly code: 'guard-needs-press'; readonly trigger: Trigger }
+  | { readonly code: 'slide-needs-message' }
+  | { readonly code: 'still-used'; readonly name: string }
   | { readonly code: 'nothing-set'; readonly control: string; readonly profile: string }
   | { readonly code: 'id-taken'; readonly id: string }
   | { readonly code: 'name-taken'; readonly name: string }

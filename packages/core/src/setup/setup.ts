@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { deviceSchema, idSchema, nameSchema } from '../devices/index.ts';
 import { bindingSchema } from './binding.ts';
+import { macroSchema } from './macro.ts';
+import { radialMenuSchema } from './radialMenu.ts';
 import { ruleSchema } from './rule.ts';
 import { shortcutSchema } from './shortcutSchema.ts';
 
@@ -10,6 +12,8 @@ export const LIMITS = {
   programs: 200,
   commands: 2000,
   layers: 8,
+  macros: 500,
+  radialMenus: 100,
   bindingsOfProfile: 5000,
 } as const;
 
@@ -66,19 +70,28 @@ export const setupSchema = z.strictObject({
   /** From the base layer up. */
   layers: z.array(layerSchema).min(1).max(LIMITS.layers),
   profiles: z.record(idSchema, profileSchema),
+  macros: z.array(macroSchema).max(LIMITS.macros).default([]),
+  radialMenus: z.array(radialMenuSchema).max(LIMITS.radialMenus).default([]),
 });
 export type Setup = z.infer<typeof setupSchema>;
 
-/** The profiles of a program: first those for all its windows, then those with rules of their own, by id. */
-export function profilesOf(setup: Setup, program: string): readonly Profile[] {
-  const own = Object.values(setup.profiles).filter((profile) => profile.program === program);
+/** The profiles of each program: first those for all its windows, then those with rules of their own, by id. */
+export function profilesByProgram(setup: Setup): ReadonlyMap<string, readonly Profile[]> {
+  const lists = new Map<string, Profile[]>();
+  for (const profile of Object.values(setup.profiles)) {
+    if (profile.program === null) continue;
+    const list = lists.get(profile.program);
+    if (list) list.push(profile);
+    else lists.set(profile.program, [profile]);
+  }
   const rank = ({ rules }: Profile) => (rules.length === 0 ? 0 : 1);
-  return own.toSorted((a, b) => rank(a) - rank(b) || (a.id < b.id ? -1 : 1));
+  for (const list of lists.values()) list.sort((a, b) => rank(a) - rank(b) || (a.id < b.id ? -1 : 1));
+  return lists;
 }
 
 /** The main profile of a program, or null when there is none. */
 export function profileOf(setup: Setup, program: string): Profile | null {
-  return profilesOf(setup, program)[0] ?? null;
+  return profilesByProgram(setup).get(program)?.[0] ?? null;
 }
 
 /** The command a profile may bind under this id: its program's own, else a common one. */

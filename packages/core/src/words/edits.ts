@@ -18,6 +18,14 @@ export function editWords(setup: Setup, edit: Edit): string {
       return `remove ${profileName(setup, edit.program)}`;
     case 'move-program':
       return `move ${profileName(setup, edit.program)}`;
+    case 'set-device':
+    case 'set-layer':
+    case 'set-macro':
+    case 'set-radial-menu': {
+      const list = { device: setup.devices, layer: setup.layers, macro: setup.macros };
+      const known = [...Object.values(list).flat(), ...setup.radialMenus].find(({ id }) => id === edit.id);
+      return edit.item ? `change ${edit.item.name}` : `remove ${known?.name ?? edit.id}`;
+    }
     case 'together': {
       const [first] = edit.edits;
       const rest = edit.edits.length - 1;

@@ -1,15 +1,26 @@
-export { editWords } from './edits.ts';
-export { type Account, accountOf, ruleWords, whyThisOne } from './explanations.ts';
 export {
   type ActionInfo,
   commandWithShortcut,
   describeAction,
-  deviceName,
   FAMILY_NAMES,
+} from './actions.ts';
+export { editWords } from './edits.ts';
+export { type Account, accountOf } from './explanations.ts';
+export { formatProblemWords, issueWords } from './formatProblems.ts';
+export { holdWords } from './holdWords.ts';
+export {
+  capital,
+  deviceName,
+  layerName,
+  macroName,
   profileName,
+  programName,
+  radialMenuName,
   triggerName,
   triggerNameIn,
   triggerWord,
 } from './names.ts';
 export { refusalWords, regexProblemWords, shortcutProblemWords } from './refusals.ts';
-export { type Sent, sentOf } from './sent.ts';
+export { type Sent, sentOf, wheelText } from './sent.ts';
+export { ruleWords } from './why.ts';
+export { whyThisOne } from './whyThisOne.ts';

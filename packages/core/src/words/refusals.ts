@@ -6,6 +6,8 @@ const LIMIT_WORDS: Readonly<Record<keyof typeof LIMITS, string>> = {
   programs: 'programs',
   commands: 'commands in one program',
   layers: 'layers',
+  macros: 'macros',
+  radialMenus: 'radial menus',
   bindingsOfProfile: 'bindings in one profile',
 };
 
@@ -28,6 +30,20 @@ export function refusalWords(refusal: Refusal): string {
       return `A turn has no release to ${refusal.style}; each step can only tap.`;
     case 'unknown-program':
       return `There is no program “${refusal.program}” any more.`;
+    case 'unknown-macro':
+      return `There is no macro “${refusal.macro}”.`;
+    case 'unknown-radial-menu':
+      return `There is no radial menu “${refusal.menu}”.`;
+    case 'macro-circle':
+      return `The macro “${refusal.macro}” would run itself by way of others.`;
+    case 'macro-too-long':
+      return `The macro “${refusal.macro}” comes to more than ${refusal.limit} steps. Repeat it less often.`;
+    case 'guard-needs-press':
+      return 'Only a press can ask for a longer or a second press.';
+    case 'slide-needs-message':
+      return 'A slider sends its value as a control message. To send keys, use its steps.';
+    case 'still-used':
+      return `“${refusal.name}” is still used elsewhere. Change what uses it first.`;
     case 'nothing-set':
       return 'Nothing is set here yet, so there is no face or note to change. Assign something first.';
     case 'id-taken':

@@ -1,5 +1,6 @@
 import type { Stroke } from '../engine/index.ts';
 import { formatShortcut, legendOf, modifierOf } from '../keys/index.ts';
+import { tidy } from './numbers.ts';
 
 /** What was sent, as people read it: a chord of keys, wheel ticks or a pointer button, and how often in a row. */
 export interface Sent {
@@ -19,11 +20,40 @@ export function sentOf(strokes: readonly Stroke[]): readonly Sent[] {
   for (const stroke of strokes) {
     if (stroke.kind === 'key-down') chord.push(stroke.code);
     else endChord();
-    if (stroke.kind === 'wheel') texts.push(stroke.ticks > 0 ? 'Wheel ↑' : 'Wheel ↓');
-    if (stroke.kind === 'button-down') texts.push(`Mouse button ${stroke.button + 1}`);
+    texts.push(...textOf(stroke));
   }
   endChord();
   return counted(texts);
+}
+
+/** The arrow of wheel ticks. */
+export function wheelText(ticks: number, axis: 'vertical' | 'horizontal'): string {
+  if (axis === 'vertical') return ticks > 0 ? 'Wheel ↑' : 'Wheel ↓';
+  return ticks > 0 ? 'Wheel →' : 'Wheel ←';
+}
+
+function textOf(stroke: Stroke): string[] {
+  switch (stroke.kind) {
+    case 'wheel':
+      return [wheelText(stroke.ticks, stroke.axis)];
+    case 'button-down':
+      return [`Mouse button ${stroke.button + 1}`];
+    case 'text':
+      return [`“${stroke.text}”`];
+    case 'pointer-move':
+      return [`Pointer to ${stroke.to.x}, ${stroke.to.y}`];
+    case 'focus':
+      return [`To ${stroke.program}`];
+    case 'message':
+      return [messageText(stroke)];
+    default:
+      return [];
+  }
+}
+
+function messageText({ message, value }: Extract<Stroke, { kind: 'message' }>): string {
+  if (message.protocol === 'osc') return `${message.address} ${tidy(value)}`;
+  return `MIDI ${message.channel} controller ${message.controller} ${value}`;
 }
 
 function counted(texts: readonly string[]): readonly Sent[] {

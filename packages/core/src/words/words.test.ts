@@ -4,9 +4,10 @@ import { parseShortcut } from '../keys/index.ts';
 import { profileChain, resolveBehaviour } from '../resolve/index.ts';
 import { BASE_LAYER, demoSetup } from '../setup/index.ts';
 import { editWords } from './edits.ts';
-import { accountOf, whyThisOne } from './explanations.ts';
+import { accountOf } from './explanations.ts';
 import { triggerName } from './names.ts';
 import { refusalWords, shortcutProblemWords } from './refusals.ts';
+import { whyThisOne } from './whyThisOne.ts';
 
 const setup = demoSetup();
 
@@ -80,7 +81,7 @@ test.each<[string, EngineEvent[], string]>([
   [
     'silence after that',
     [front('larkframe'), { kind: 'down', t: 1, ...dial }, front('brindle'), { kind: 'up', t: 2, ...dial }],
-    'Bench dial press came up. Its key was let go before, so it comes up in silence.',
+    'Bench dial press came up. What it held was let go before, so it comes up in silence.',
   ],
   [
     'a wheel',

@@ -2,11 +2,12 @@ import { bringToFront, feed } from '../engine/feed.ts';
 import type { AppStore, AppThunk } from '../store.ts';
 import { DESK_WINDOWS, windowRaised } from './deskSlice.ts';
 
-/** Brings a window of the practice desk to the front; null leaves none in front. */
+/** Brings a window of the practice desk to the front; null leaves none in front. One that is not there stays away. */
 export const raiseWindow =
   (id: string | null): AppThunk =>
   (dispatch, getState) => {
     if (getState().desk.active === id) return;
+    if (id !== null && !DESK_WINDOWS.some((window) => window.id === id)) return;
     dispatch(windowRaised(id));
     dispatch(tellFront());
   };

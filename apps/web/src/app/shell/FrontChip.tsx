@@ -108,8 +108,7 @@ function frontName(setup: Setup, { rules }: Compiled, window: FrontWindow): stri
 
 /** `dial, pad and mouse`, from the kinds of device in the rig. */
 function deviceWords(setup: Setup): string {
-  const words = { mouse: 'mouse', dial: 'dial', 'key-pad': 'pad' } as const;
-  const kinds = [...new Set(setup.devices.map(({ kind }) => words[kind]))];
+  const kinds = [...new Set(setup.devices.map(({ kind }) => WORDS.kinds[kind]))];
   return new Intl.ListFormat('en', { type: 'conjunction' }).format(kinds).replace(', and ', ' and ');
 }
 

@@ -10,6 +10,16 @@ export const WORDS = {
   pin: (name: string) => `Stay with ${name}`,
   chip: 'Which profile applies',
   follows: (devices: string) => `— ${devices} follow it`,
+  kinds: {
+    mouse: 'mouse',
+    dial: 'dial',
+    'key-pad': 'pad',
+    'pen-tablet': 'tablet',
+    shuttle: 'shuttle',
+    pedals: 'pedals',
+    'touch-panel': 'panel',
+    voice: 'voice',
+  },
   changed: (ms: number) =>
     ms < 0.1
       ? '— changed less than 0.1 ms after the window did'

@@ -16,7 +16,7 @@ import {
   type Slot,
   slotKey,
 } from '@nimble-lever/core/setup';
-import { describeAction, profileName, triggerName } from '@nimble-lever/core/words';
+import { describeAction, profileName, programName, triggerName, wheelText } from '@nimble-lever/core/words';
 import type { CellFace } from '../../pieces/Cell.tsx';
 
 export interface BoardColumn {
@@ -79,14 +79,20 @@ function faceOf(setup: Setup, chain: readonly Profile[], asked: Profile, row: Bo
   const plain = { source, shortcut: null, family: null, intent: null, from, hasNote } as const;
   const behaviour = decided?.binding.behaviour;
   if (!decided || behaviour?.kind === 'native') return { ...plain, does: 'native', name: 'native' };
-  if (behaviour?.kind !== 'action') return { ...plain, does: 'off', name: 'off here' };
+  if (behaviour?.kind !== 'action')
+    return { ...plain, does: 'off', name: offName(setup, behaviour?.heardBy ?? []) };
   const owner = setup.profiles[decided.profile] ?? asked;
   const { action } = behaviour;
   const { name, shortcut, family, intent } = describeAction(setup, owner, action);
-  const keycap = action.kind === 'wheel' ? (action.ticks > 0 ? 'Wheel ↑' : 'Wheel ↓') : shortcut;
+  const keycap = action.kind === 'wheel' ? wheelText(action.ticks, action.axis) : shortcut;
   const label = decided.binding.face?.label;
   const shown = action.kind === 'shortcut' && name === 'Send keys' && label ? label : name;
   return { ...plain, does: 'action', name: shown, shortcut: keycap, family, intent };
+}
+
+function offName(setup: Setup, heardBy: readonly string[]): string {
+  const names = heardBy.map((id) => programName(setup, id)).join(', ');
+  return names ? `off here, heard by ${names}` : 'off here';
 }
 
 /** The slot of a cell, in the base layer. */

@@ -1,6 +1,5 @@
 import { styled } from '@mui/material/styles';
-import { legendOf } from '@nimble-lever/core/keys';
-import { deviceName, triggerNameIn } from '@nimble-lever/core/words';
+import { capital, deviceName, holdWords, triggerNameIn } from '@nimble-lever/core/words';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppSelector } from '../../app/store.ts';
 import { Keycap } from '../../pieces/Keycap.tsx';
@@ -21,21 +20,15 @@ const Box = styled('section')(({ theme: { vars } }) => ({
 export function HeldNow() {
   const setup = useAppSelector(selectSetup);
   const { held, latched } = useAppSelector((state) => state.engine.engine);
-  const holding = [...Object.values(held), ...Object.values(latched)].filter(
-    ({ codes, buttons }) => codes.length + buttons.length > 0,
-  );
+  const holding = [...Object.values(held), ...Object.values(latched)].filter(({ holds }) => holds.length > 0);
   return (
     <Box aria-label={WORDS.held}>
       <h2>{WORDS.held}</h2>
       {holding.length === 0 && <p>{WORDS.nothingHeld}</p>}
-      {holding.map(({ device, control, trigger, codes, buttons }) => (
+      {holding.map(({ using: { device, control, trigger }, holds }) => (
         <p key={`${device}/${control}/${trigger}`}>
-          <Keycap
-            shortcut={[...codes.map(legendOf), ...buttons.map((button) => `Mouse button ${button + 1}`)].join(
-              '+',
-            )}
-          />{' '}
-          {deviceName(setup, device)}, {triggerNameIn(setup, device, control, trigger).toLowerCase()}
+          <Keycap shortcut={capital(holdWords(setup, holds))} /> {deviceName(setup, device)},{' '}
+          {triggerNameIn(setup, device, control, trigger).toLowerCase()}
         </p>
       ))}
     </Box>

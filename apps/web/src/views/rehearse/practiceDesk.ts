@@ -1,5 +1,7 @@
 import type { Stroke } from '@nimble-lever/core/engine';
 import { keyValue, type ModifierName, modifierOf } from '@nimble-lever/core/keys';
+import type { Place } from '@nimble-lever/core/setup';
+import { raiseWindow } from '../../app/desk/desk.ts';
 import { volumeKey } from '../../app/desk/deskSlice.ts';
 import type { Desk } from '../../app/engine/desk.ts';
 import { programRan } from '../../app/engine/engineSlice.ts';
@@ -15,51 +17,77 @@ const VOLUME_KEYS: Readonly<Record<string, 'up' | 'down' | 'mute'>> = {
 /** CSS pixels for one wheel tick, as browsers commonly report a notch. */
 const WHEEL_PX = 100;
 
+type OfKind<Kind extends Stroke['kind']> = Extract<Stroke, { kind: Kind }>;
+
 /**
- * The practice desk: strokes reach the program in front as the browser's own keyboard, wheel and pointer
- * events, so that it runs the commands it would run for a real keyboard. Volume keys go to the desk itself.
+ * The practice desk: strokes reach the program they are for (the one in front unless they name another) as the
+ * browser's own keyboard, input, wheel and pointer events, so that it runs the commands it would run for a real
+ * keyboard. Volume keys go to the desk itself.
  */
 export function practiceDesk(dispatch: AppDispatch, getState: () => RootState): Desk {
-  const held = new Set<ModifierName>();
-  const target = () =>
-    document.querySelector<HTMLElement>(`[data-program="${getState().desk.active}"] [data-keys]`);
+  /** Modifiers that are down, by the program they are down for. */
+  const held = new Map<string, Set<ModifierName>>();
+  /** Where the pointer was sent to, until the next pointer event. */
+  let pointed: Place | null = null;
+  const programOf = ({ program }: Stroke) => program ?? getState().desk.active ?? '';
+  const target = (stroke: Stroke) =>
+    document.querySelector<HTMLElement>(`[data-program="${CSS.escape(programOf(stroke))}"] [data-keys]`);
+  const heldFor = ({ program = '' }: Stroke) => {
+    const known = held.get(program) ?? new Set<ModifierName>();
+    held.set(program, known);
+    return known;
+  };
+  const modifiers = (stroke: Stroke) => {
+    const down = heldFor(stroke);
+    return {
+      ctrlKey: down.has('ctrl'),
+      shiftKey: down.has('shift'),
+      altKey: down.has('alt'),
+      metaKey: down.has('meta'),
+    };
+  };
 
-  const key = (code: string, down: boolean) => {
-    const modifier = modifierOf(code);
-    if (modifier && down) held.add(modifier);
-    if (modifier && !down) held.delete(modifier);
-    const volume = VOLUME_KEYS[code];
-    if (volume && down) {
-      dispatch(volumeKey(volume));
-      const { volume: level, muted } = getState().desk;
-      dispatch(
-        programRan({ program: WORDS.desk, command: WORDS.volume[volume], said: WORDS.sound(level, muted) }),
-      );
+  const key = (stroke: OfKind<'key-down' | 'key-up'>) => {
+    const down = stroke.kind === 'key-down';
+    const modifier = modifierOf(stroke.code);
+    if (modifier && down) heldFor(stroke).add(modifier);
+    if (modifier && !down) heldFor(stroke).delete(modifier);
+    const volume = VOLUME_KEYS[stroke.code];
+    if (volume) {
+      if (down) turnVolume(volume);
+      return;
     }
-    if (volume) return;
     const init = {
-      code,
-      key: keyValue(code, held.has('shift')),
+      code: stroke.code,
+      key: keyValue(stroke.code, heldFor(stroke).has('shift')),
       bubbles: true,
       cancelable: true,
-      ...modifiers(),
+      ...modifiers(stroke),
     };
-    target()?.dispatchEvent(new KeyboardEvent(down ? 'keydown' : 'keyup', init));
+    target(stroke)?.dispatchEvent(new KeyboardEvent(down ? 'keydown' : 'keyup', init));
   };
-  const modifiers = () => ({
-    ctrlKey: held.has('ctrl'),
-    shiftKey: held.has('shift'),
-    altKey: held.has('alt'),
-    metaKey: held.has('meta'),
-  });
-  const pointer = (kind: 'pointerdown' | 'pointerup', button: number) => {
-    const element = target()?.querySelector('[data-pointer]') ?? target();
+  const turnVolume = (way: 'up' | 'down' | 'mute') => {
+    dispatch(volumeKey(way));
+    const { volume: level, muted } = getState().desk;
+    dispatch(
+      programRan({ program: WORDS.desk, command: WORDS.volume[way], said: WORDS.sound(level, muted) }),
+    );
+  };
+  const pointer = (stroke: OfKind<'button-down' | 'button-up'>) => {
+    const window = target(stroke);
+    const element = window?.querySelector('[data-pointer]') ?? window;
     if (!element) return;
     const { left, top, width, height } = element.getBoundingClientRect();
-    const place = { clientX: left + width / 2, clientY: top + height / 2 };
-    element.dispatchEvent(
-      new PointerEvent(kind, { button, bubbles: true, pointerId: 1, ...place, ...modifiers() }),
-    );
+    const place =
+      pointed?.from === 'window'
+        ? { clientX: left + pointed.x, clientY: top + pointed.y }
+        : pointed?.from === 'screen'
+          ? { clientX: pointed.x, clientY: pointed.y }
+          : { clientX: left + width / 2 + (pointed?.x ?? 0), clientY: top + height / 2 + (pointed?.y ?? 0) };
+    const kind = stroke.kind === 'button-down' ? 'pointerdown' : 'pointerup';
+    const init = { button: stroke.button, bubbles: true, pointerId: 1, ...place, ...modifiers(stroke) };
+    element.dispatchEvent(new PointerEvent(kind, init));
+    if (kind === 'pointerup') pointed = null;
   };
 
   return {
@@ -67,19 +95,34 @@ export function practiceDesk(dispatch: AppDispatch, getState: () => RootState): 
       switch (stroke.kind) {
         case 'key-down':
         case 'key-up':
-          return key(stroke.code, stroke.kind === 'key-down');
+          key(stroke);
+          return;
         case 'button-down':
         case 'button-up':
-          return pointer(stroke.kind === 'button-down' ? 'pointerdown' : 'pointerup', stroke.button);
-        case 'wheel':
-          target()?.dispatchEvent(
-            new WheelEvent('wheel', {
-              deltaY: -stroke.ticks * WHEEL_PX,
-              bubbles: true,
-              cancelable: true,
-              ...modifiers(),
-            }),
+          pointer(stroke);
+          return;
+        case 'pointer-move':
+          pointed = stroke.to;
+          return;
+        case 'wheel': {
+          const delta = stroke.ticks * WHEEL_PX;
+          const turned = stroke.axis === 'vertical' ? { deltaY: -delta } : { deltaX: delta };
+          const init = { ...turned, bubbles: true, cancelable: true, ...modifiers(stroke) };
+          target(stroke)?.dispatchEvent(new WheelEvent('wheel', init));
+          return;
+        }
+        case 'text': {
+          const init = { inputType: 'insertText', data: stroke.text, bubbles: true, cancelable: true };
+          target(stroke)?.dispatchEvent(new InputEvent('beforeinput', init));
+          return;
+        }
+        case 'message':
+          target(stroke)?.dispatchEvent(
+            new CustomEvent('controlmessage', { detail: { message: stroke.message, value: stroke.value } }),
           );
+          return;
+        case 'focus':
+          dispatch(raiseWindow(stroke.program));
       }
     },
   };

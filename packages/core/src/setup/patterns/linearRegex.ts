@@ -28,7 +28,26 @@ export function compileRegex(source: string): Result<(text: string) => boolean, 
   const program: Instruction[] = [{ kind: 'done' }];
   const start = emit(program, tree.value, 0);
   if (start === null) return refuse({ code: 'regex-too-large', at: 0, text: source.slice(0, 8) });
-  return ok((text) => search(program, start, text));
+  const needed = neededText(tree.value);
+  return ok((text) => text.includes(needed) && search(program, start, text));
+}
+
+/** The longest run of characters that any text must have for an expression to fit; saves most searches. */
+function neededText(node: RegexNode): string {
+  if (node.kind === 'one') return node.literal ?? '';
+  if (node.kind === 'repeat') return node.least > 0 ? neededText(node.part) : '';
+  if (node.kind !== 'sequence') return '';
+  let [longest, run] = ['', ''];
+  for (const part of node.parts) {
+    if (part.kind === 'one' && part.literal !== undefined) run += part.literal;
+    else if (part.kind !== 'assert') {
+      const inside = neededText(part);
+      if (inside.length > longest.length) longest = inside;
+      run = '';
+    }
+    if (run.length > longest.length) longest = run;
+  }
+  return longest;
 }
 
 /** Adds a node's instructions in front of `next`; gives the first of them, or null when it gets too large. */

@@ -11,7 +11,10 @@ export interface Pattern {
 /** Compiles a pattern to a test. Only a regular expression can be refused. */
 export function compilePattern({ match, text }: Pattern): Result<(value: string) => boolean, RegexProblem> {
   if (match === 'exact') return ok((value) => value === text);
-  return match === 'glob' ? ok((value) => fitsGlob(text, value)) : compileRegex(text);
+  if (match === 'regex') return compileRegex(text);
+  const pieces = text.split(/[*?]/);
+  const needed = pieces.reduce((longest, piece) => (piece.length > longest.length ? piece : longest), '');
+  return ok((value) => value.includes(needed) && fitsGlob(text, value));
 }
 
 /**

@@ -48,7 +48,8 @@ const { regex } = fc.letrec<{ regex: string; atom: string }>((tie) => ({
     .map((parts) => parts.join('')),
 }));
 const text = fc.string({
-  unit: fc.constantFrom('a', 'b', 'c', '1', ' ', '.', 'é', '𝕏', '\n'),
+  // No halves to be had: between the halves of a character V8 sees a \\B where there is no place at all.
+  unit: fc.constantFrom('a', 'b', 'c', '1', ' ', '.', 'é', '漢', '\n'),
   maxLength: 12,
 });
 

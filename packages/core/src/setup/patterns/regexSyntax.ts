@@ -2,7 +2,12 @@ import { ok, type Result, refuse } from '../../result.ts';
 
 /** A regular expression as a tree. Characters are Unicode code points. */
 export type RegexNode =
-  | { readonly kind: 'one'; readonly fits: (point: number) => boolean }
+  | {
+      readonly kind: 'one';
+      readonly fits: (point: number) => boolean;
+      /** The character, where it fits only one. */
+      readonly literal?: string;
+    }
   | { readonly kind: 'assert'; readonly what: 'start' | 'end' | 'boundary' | 'no-boundary' }
   | { readonly kind: 'sequence' | 'choice'; readonly parts: readonly RegexNode[] }
   | {
@@ -237,5 +242,5 @@ class Reader {
 
 function same(character: string): RegexNode {
   const own = character.codePointAt(0);
-  return { kind: 'one', fits: (point) => point === own };
+  return { kind: 'one', fits: (point) => point === own, literal: character };
 }

@@ -1,7 +1,7 @@
 import { styled } from '@mui/material/styles';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import { isPressed, triggersOf } from '@nimble-lever/core/devices';
+import { isPressed, type Trigger, triggersOf } from '@nimble-lever/core/devices';
 import { PRESS_STYLES } from '@nimble-lever/core/setup';
 import { triggerWord } from '@nimble-lever/core/words';
 import { type RefObject, useMemo } from 'react';
@@ -82,6 +82,13 @@ export function DoesSection({ edits, chooserRef, onDone }: Props) {
   );
 }
 
+const NUDGE_SIGNS: Readonly<Partial<Record<Trigger, string>>> = {
+  'nudge-up': '↑',
+  'nudge-right': '→',
+  'nudge-down': '↓',
+  'nudge-left': '←',
+};
+
 /** The ways of using a control alike: press, hold, double press; or a turn, also while pressed. Each is a cell. */
 function TriggerChoice({ edits }: { readonly edits: CellEdits }) {
   const dispatch = useAppDispatch();
@@ -102,8 +109,13 @@ function TriggerChoice({ edits }: { readonly edits: CellEdits }) {
         onChange={(_event, trigger) => trigger && dispatch(cellSelected({ ...slot, trigger }))}
       >
         {triggers.map((trigger) => (
-          <ToggleButton key={trigger} value={trigger}>
-            {triggerWord(trigger)}
+          <ToggleButton
+            key={trigger}
+            value={trigger}
+            aria-label={triggerWord(trigger)}
+            title={triggerWord(trigger)}
+          >
+            {NUDGE_SIGNS[trigger] ?? triggerWord(trigger)}
           </ToggleButton>
         ))}
       </ToggleButtonGroup>

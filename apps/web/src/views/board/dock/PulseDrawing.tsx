@@ -1,5 +1,6 @@
 import { styled } from '@mui/material/styles';
-import { type Pulse, TRIED_MS } from './pulses.ts';
+import { TRIED_MS } from '@nimble-lever/core/engine';
+import type { Pulse } from './pulses.ts';
 
 const WIDTH = 380;
 const HEIGHT = 26;

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { styled } from '@mui/material/styles';
 import { profileChain, resolveBehaviour } from '@nimble-lever/core/resolve';
-import { BASE_LAYER } from '@nimble-lever/core/setup';
+import { BASE_LAYER, OFF } from '@nimble-lever/core/setup';
 import { whyThisOne } from '@nimble-lever/core/words';
 import { WORDS } from '../words.ts';
 import type { CellEdits } from './useCellEdits.ts';
@@ -42,7 +42,7 @@ export function WhySection({ edits }: { readonly edits: CellEdits }) {
       <div className="choices">
         {choice(WORDS.inherit, 'inherit', () => setBehaviour(null))}
         {choice(WORDS.native, 'native', () => setBehaviour({ kind: 'native' }))}
-        {choice(WORDS.off, 'off', () => setBehaviour({ kind: 'off' }))}
+        {choice(WORDS.off, 'off', () => setBehaviour(OFF))}
       </div>
     </Box>
   );

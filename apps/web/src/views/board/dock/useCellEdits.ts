@@ -2,6 +2,7 @@ import { isPressed } from '@nimble-lever/core/devices';
 import { canonicalShortcut } from '@nimble-lever/core/keys';
 import {
   type Action,
+  acting,
   type Behaviour,
   type Binding,
   type Face,
@@ -36,7 +37,7 @@ export function useCellEdits() {
     : binding?.behaviour.kind === 'action'
       ? binding.behaviour.style
       : 'follow';
-  const setAction = (action: Action) => setBehaviour({ kind: 'action', action, style, repeat: null });
+  const setAction = (action: Action) => setBehaviour(acting(action, style));
 
   return {
     cell,

@@ -1,0 +1,77 @@
+import { execFileSync, spawnSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
+import { jsonSchemas } from '@nimble-lever/core/formats';
+import { demoSetup } from '@nimble-lever/core/setup';
+
+const root = path.resolve(__dirname, '../../..');
+const at = (file: string) => path.join(root, 'docs', file);
+const [setup, recording] = ['examples/demo.set-up.json', 'examples/afternoon.events.ndjson'].map(at) as [
+  string,
+  string,
+];
+const args = (words: string[]) => ['--import', 'tsx', path.join(root, 'apps/cli/src/main.ts'), ...words];
+const lever = (...words: string[]) => execFileSync(process.execPath, args(words), { encoding: 'utf8' });
+const refused = (...words: string[]) => {
+  const { status, stderr, stdout } = spawnSync(process.execPath, args(words), { encoding: 'utf8' });
+  expect({ status, stdout }).toEqual({ status: 2, stdout: '' });
+  return stderr;
+};
+
+test('the schemas and the example set-up in the docs are those of the code', () => {
+  for (const [name, schema] of Object.entries(jsonSchemas())) {
+    expect(JSON.parse(readFileSync(at(`schema/${name}.schema.json`), 'utf8'))).toEqual(schema);
+  }
+  expect(JSON.parse(readFileSync(setup, 'utf8')).setup).toEqual(demoSetup());
+});
+
+test('the example recording becomes the example strokes', () => {
+  expect(lever('rehearse', setup, recording)).toBe(
+    readFileSync(at('examples/afternoon.strokes.ndjson'), 'utf8'),
+  );
+});
+
+test('with --explain every event is explained before its strokes, a line each', () => {
+  const lines = lever('rehearse', setup, recording, '--explain').trim().split('\n');
+  expect(JSON.parse(lines[1] ?? '')).toEqual({
+    t: 120,
+    cause: 2,
+    kind: 'explanation',
+    says: 'Bench dial turned 36°. Larkframe, base layer: Step one frame on. 36° ÷ 18° = 2 steps.',
+  });
+  expect(lines.every((line) => typeof JSON.parse(line).kind === 'string')).toBe(true);
+});
+
+test('explain says what a control does in a program, and why', () => {
+  expect(lever('explain', setup, '--front', 'Brindle', '--control', 'bench-dial/dial')).toContain(
+    'Turn clockwise: ] ×6. Set in Brindle, base layer. Without it, “Scroll down” from Everywhere would apply.',
+  );
+  expect(
+    lever('explain', setup, '--front', 'unheard-of', '--control', 'twelve-pad/key-1', '--trigger', 'press'),
+  ).toBe(
+    'unheard-of came to the front. No rule fits, so Everywhere applies.\n' +
+      'Key 1: Ctrl+Z. Set in Everywhere, base layer. Without it, the control would do what it does by itself.\n',
+  );
+});
+
+test('check tells a sound set-up', () => {
+  expect(lever('check', setup)).toBe(
+    'Saltmarsh Paper Theatre: sound (3 devices, 3 programs, 45 bindings).\n',
+  );
+});
+
+test.each([
+  [['explain', setup, '--front', 'Brindle', '--control', 'bench-dial/wheel'], 'There are: dial.'],
+  [
+    ['explain', setup, '--front', 'Brindle', '--control', 'bench-dial/dial', '--trigger', 'slide'],
+    'There are: clockwise',
+  ],
+  [['check', 'nowhere.json'], 'There is no such file.'],
+  [['check', recording], 'This is not JSON.'],
+  [['dance'], 'Usage:'],
+  [['check', setup, '--sideways'], '--sideways'],
+])('%j is refused in words, without a stack', (words, said) => {
+  const message = refused(...words);
+  expect(message).toContain(said);
+  expect(message).not.toContain('    at ');
+});

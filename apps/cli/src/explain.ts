@@ -1,0 +1,77 @@
+import { type Control, type Trigger, triggerSchema, triggersOf } from '@nimble-lever/core/devices';
+import { compile, eventsOfUse, INITIAL_STATE, type Stroke, step } from '@nimble-lever/core/engine';
+import { type FrontWindow, profileChain, resolveBehaviour } from '@nimble-lever/core/resolve';
+import { BASE_LAYER, type Setup } from '@nimble-lever/core/setup';
+import { accountOf, sentOf, triggerName, whyThisOne } from '@nimble-lever/core/words';
+import { Refused, readSetup } from './files.ts';
+
+interface Asked {
+  readonly front: string;
+  /** `device/control`. */
+  readonly control: string;
+  readonly trigger: string | null;
+  readonly layer: string | null;
+}
+
+/** What a control would do with a program in front, and why: for one trigger, or for all that are set. */
+export function explain(file: string, asked: Asked): string {
+  const setup = readSetup(file);
+  const { device, control } = findControl(setup, asked.control);
+  if (asked.layer !== null && !setup.layers.some(({ id }) => id === asked.layer)) {
+    throw new Refused(`There is no layer “${asked.layer}”. ${listed(setup.layers.map(({ id }) => id))}`);
+  }
+  const compiled = compile(setup);
+  const layers = [...(asked.layer && asked.layer !== BASE_LAYER ? [asked.layer] : []), BASE_LAYER];
+  const layerHolds = Object.fromEntries(layers.slice(0, -1).map((id) => [id, 1]));
+  const window = windowOf(setup, asked.front);
+  const fronted = step(compiled, { ...INITIAL_STATE, layers, layerHolds }, { kind: 'front', t: 0, window });
+  const { subject, did, why } = accountOf(setup, fronted.explanation);
+  const { profile } = fronted.state;
+  const chain = profileChain(setup, profile);
+  const triggers = asked.trigger === null ? triggersOf(control) : [readTrigger(control, asked.trigger)];
+  const lines = triggers.flatMap((trigger) => {
+    const resolution = resolveBehaviour(chain, layers, device, control.id, trigger);
+    if (asked.trigger === null && resolution.decided === null && !control.native[trigger]) return [];
+    let state = fronted.state;
+    const strokes: Stroke[] = [];
+    for (const event of eventsOfUse(device, control, trigger)) {
+      const stepped = step(compiled, state, event);
+      state = stepped.state;
+      strokes.push(...stepped.strokes);
+    }
+    const sent = sentOf(strokes).map(({ text, count }) => (count > 1 ? `${text} ×${count}` : text));
+    const what = sent.length > 0 ? sent.join(', ') : 'nothing is sent';
+    return `${triggerName(control, trigger)}: ${what}. ${whyThisOne(setup, resolution, profile)}\n`;
+  });
+  return `${subject} ${did}. ${why}\n${lines.join('')}`;
+}
+
+function findControl(setup: Setup, place: string): { device: string; control: Control } {
+  const [deviceId = '', controlId = ''] = place.split('/');
+  const device = setup.devices.find(({ id }) => id === deviceId);
+  if (!device)
+    throw new Refused(`There is no device “${deviceId}”. ${listed(setup.devices.map(({ id }) => id))}`);
+  const control = device.controls.find(({ id }) => id === controlId);
+  if (!control) {
+    const known = device.controls.map(({ id }) => id);
+    throw new Refused(`${device.name} has no control “${controlId}”. ${listed(known)}`);
+  }
+  return { device: device.id, control };
+}
+
+function readTrigger(control: Control, text: string): Trigger {
+  const { data } = triggerSchema.safeParse(text);
+  if (data && triggersOf(control).includes(data)) return data;
+  throw new Refused(`${control.name} has no trigger “${text}”. ${listed(triggersOf(control))}`);
+}
+
+/** A program's window by its id or name; any other text is taken as an executable. */
+function windowOf(setup: Setup, front: string): FrontWindow {
+  const program = setup.programs.find(({ id, name }) => id === front || name === front);
+  const exact = program?.rules.find(({ executable }) => executable?.match === 'exact');
+  return { executable: exact?.executable?.text ?? front, class: '', title: '' };
+}
+
+function listed(names: readonly string[]): string {
+  return `There are: ${names.join(', ')}.`;
+}

@@ -1,0 +1,47 @@
+import { parseArgs } from 'node:util';
+import { check } from './check.ts';
+import { explain } from './explain.ts';
+import { Refused } from './files.ts';
+import { rehearse } from './rehearse.ts';
+
+const USAGE = `Usage:
+  lever rehearse SETUP.json EVENTS.ndjson [--explain]    what a recording becomes, a stroke a line
+  lever explain SETUP.json --front PROGRAM --control DEVICE/CONTROL [--trigger T] [--layer L]
+                                                         what a control does in a program, and why
+  lever check SETUP.json                                 whether a set-up document is sound
+`;
+const OPTIONS = {
+  explain: { type: 'boolean' },
+  front: { type: 'string' },
+  control: { type: 'string' },
+  trigger: { type: 'string' },
+  layer: { type: 'string' },
+};
+/** What was asked, done; a text for standard output. */
+function run(args) {
+  const { values, positionals } = readArguments(args);
+  const [command, ...files] = positionals;
+  if (command === 'rehearse' && files.length === 2) {
+    return rehearse(files[0] ?? '', files[1] ?? '', values.explain ?? false);
+  }
+  if (command === 'check' && files.length === 1) return check(files[0] ?? '');
+  if (command === 'explain' && files.length === 1 && values.front && values.control) {
+    const { front, control, trigger = null, layer = null } = values;
+    return explain(files[0] ?? '', { front, control, trigger, layer });
+  }
+  throw new Refused(USAGE);
+}
+function readArguments(args) {
+  try {
+    return parseArgs({ args, options: OPTIONS, allowPositionals: true });
+  } catch (error) {
+    throw new Refused(`${error instanceof Error ? error.message : error}\n\n${USAGE}`);
+  }
+}
+try {
+  process.stdout.write(run(process.argv.slice(2)));
+} catch (error) {
+  if (!(error instanceof Refused)) throw error;
+  process.stderr.write(`${error.message.trimEnd()}\n`);
+  process.exitCode = 2;
+}

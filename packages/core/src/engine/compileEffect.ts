@@ -1,0 +1,70 @@
+import type { NativeOutput } from '../devices/index.ts';
+import { codesOf, parseShortcut } from '../keys/index.ts';
+import {
+  type Action,
+  type Behaviour,
+  commandOf,
+  type Profile,
+  type Setup,
+  USUAL_REPEAT,
+} from '../setup/index.ts';
+import type { Effect, Sending } from './effect.ts';
+
+const PLAIN = { style: 'follow', repeat: USUAL_REPEAT, guard: null, programs: [null], focus: false } as const;
+
+/** An effect that follows its control, for the program in front. */
+export function plainly(effect: Effect): Sending {
+  return { ...PLAIN, effect };
+}
+
+/** What a behaviour sends; null for nothing. `native` is what the control does by itself, if anything. */
+export function sendingOf(
+  setup: Setup,
+  profile: Profile,
+  behaviour: Behaviour,
+  native: NativeOutput | null,
+): Sending | null {
+  if (behaviour.kind === 'native') return native && plainly(native);
+  if (behaviour.kind === 'off') {
+    const { heardBy, sends } = behaviour;
+    const effect = sends ? effectOf(setup, profile, sends) : native;
+    return effect && heardBy.length > 0 ? { ...PLAIN, effect, programs: heardBy } : null;
+  }
+  const effect = effectOf(setup, profile, behaviour.action);
+  if (!effect) return null;
+  const { style, repeat, guard, target } = behaviour;
+  return {
+    effect,
+    style,
+    repeat: repeat ?? USUAL_REPEAT,
+    guard,
+    programs: [target?.program ?? null],
+    focus: target?.focus ?? false,
+  };
+}
+
+/** What an action sends or changes; null where its command is not there (the set-up is not sound then). */
+export function effectOf(setup: Setup, profile: Profile, action: Action): Effect | null {
+  switch (action.kind) {
+    case 'shortcut':
+      return keysOf(action.shortcut);
+    case 'command':
+      return keysOf(commandOf(setup, profile, action.command)?.shortcut ?? '');
+    case 'sequence':
+      return { kind: 'sequence', chords: chordsOf(action.shortcuts) };
+    default:
+      return action;
+  }
+}
+
+function chordsOf(shortcuts: readonly string[]): readonly (readonly string[])[] {
+  return shortcuts.flatMap((shortcut) => {
+    const keys = keysOf(shortcut);
+    return keys ? [keys.codes] : [];
+  });
+}
+
+function keysOf(shortcut: string): { readonly kind: 'keys'; readonly codes: readonly string[] } | null {
+  const parsed = parseShortcut(shortcut);
+  return parsed.ok ? { kind: 'keys', codes: codesOf(parsed.value) } : null;
+}

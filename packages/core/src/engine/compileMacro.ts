@@ -1,0 +1,57 @@
+import { codesOf, parseShortcut } from '../keys/index.ts';
+import type { Macro, MacroStep, Setup } from '../setup/index.ts';
+import type { Effect } from './effect.ts';
+
+/** Something a macro does at its time. */
+export type MacroAct =
+  | Extract<Effect, { kind: 'text' | 'click' | 'wheel' }>
+  | { readonly kind: 'chord'; readonly codes: readonly string[] }
+  | { readonly kind: 'key-down' | 'key-up'; readonly code: string }
+  | { readonly kind: 'button-down' | 'button-up'; readonly button: number }
+  | { readonly kind: 'focus'; readonly program: string }
+  | { readonly kind: 'layer'; readonly layer: string; readonly on: boolean };
+
+/** A macro laid out in time: repeats and other macros written out, waits added up. */
+export interface CompiledMacro {
+  readonly id: string;
+  readonly acts: readonly { readonly after: number; readonly act: MacroAct }[];
+  /** How long a round lasts: milliseconds. */
+  readonly length: number;
+  /** How many rounds; without end for one that runs while held or until pressed again. */
+  readonly rounds: number;
+  readonly run: Macro['run'];
+  readonly again: Macro['again'];
+  readonly goesOn: boolean;
+}
+
+/** A round of a macro that goes round and round lasts at least this long, so that it comes to an end: ms. */
+const LEAST_ROUND_MS = 10;
+
+/** Lays a macro out. The set-up is sound: nothing is missing, no circles. */
+export function compileMacro(setup: Setup, macro: Macro): CompiledMacro {
+  const acts: { after: number; act: MacroAct }[] = [];
+  let after = 0;
+  const lay = (steps: readonly MacroStep[]): void => {
+    for (const step of steps) {
+      if (step.kind === 'wait') after += step.ms;
+      else if (step.kind === 'repeat') for (let i = 0; i < step.times; i++) lay(step.steps);
+      else if (step.kind === 'macro') lay(setup.macros.find(({ id }) => id === step.macro)?.steps ?? []);
+      else {
+        const act = actOf(step);
+        if (act) acts.push({ after, act });
+      }
+    }
+  };
+  lay(macro.steps);
+  const { id, run, again, goesOn } = macro;
+  const endless = run !== 'times';
+  const length = endless ? Math.max(after, LEAST_ROUND_MS) : after;
+  return { id, acts, length, rounds: endless ? Number.POSITIVE_INFINITY : macro.times, run, again, goesOn };
+}
+
+function actOf(step: Exclude<MacroStep, { kind: 'wait' | 'repeat' | 'macro' }>): MacroAct | null {
+  if (step.kind === 'button') return { kind: `button-${step.change}`, button: step.button };
+  if (step.kind !== 'shortcut') return step;
+  const parsed = parseShortcut(step.shortcut);
+  return parsed.ok ? { kind: 'chord', codes: codesOf(parsed.value) } : null;
+}

@@ -1,0 +1,77 @@
+import type { Control, Trigger } from '../devices/index.ts';
+import type { EngineEvent } from './event.ts';
+
+/** How long one tried use lasts, and how many steps a tried turn goes: milliseconds. */
+export const TRIED_MS = 1200;
+const TURN_STEPS = 6;
+
+/** When a control goes down and comes up again, in milliseconds. */
+const PRESSED = [100, 820] as const;
+const TWICE = [100, 180, 300, 820] as const;
+const NUDGES: Readonly<Partial<Record<Trigger, readonly [dx: number, dy: number]>>> = {
+  'nudge-up': [0, -500],
+  'nudge-right': [500, 0],
+  'nudge-down': [0, 500],
+  'nudge-left': [-500, 0],
+};
+
+interface Place {
+  readonly device: string;
+  readonly control: string;
+}
+
+/** The events of one typical use of a control, from 0 to `TRIED_MS`: a press of 720 ms, a turn of six steps… */
+export function eventsOfUse(device: string, control: Control, trigger: Trigger): readonly EngineEvent[] {
+  const at = { device, control: control.id };
+  return [...uses(at, control, trigger), { kind: 'time', t: TRIED_MS }];
+}
+
+function uses(at: Place, control: Control, trigger: Trigger): readonly EngineEvent[] {
+  switch (trigger) {
+    case 'clockwise':
+      return turns(at, 1);
+    case 'anticlockwise':
+      return turns(at, -1);
+    case 'pressed-clockwise':
+      return [...presses(at, [0]), ...turns(at, 1)];
+    case 'pressed-anticlockwise':
+      return [...presses(at, [0]), ...turns(at, -1)];
+    case 'shuttle-clockwise':
+      return positions(at, [3, 0]);
+    case 'shuttle-anticlockwise':
+      return positions(at, [-3, 0]);
+    case 'slide':
+    case 'slide-up':
+      return positions(at, [0, 0.3, 0.6, 1]);
+    case 'slide-down':
+      return positions(at, [1, 0.6, 0.3, 0]);
+    case 'phrase':
+      return [{ kind: 'phrase', t: 100, text: control.phrase ?? '' }];
+    case 'double-press':
+      return presses(at, TWICE);
+    default: {
+      const [down, up] = presses(at, PRESSED);
+      const nudge = NUDGES[trigger];
+      const moved: EngineEvent[] = nudge ? [{ kind: 'move', t: 200, dx: nudge[0], dy: nudge[1] }] : [];
+      return down && up ? [down, ...moved, up] : [];
+    }
+  }
+}
+
+function presses(at: Place, times: readonly number[]): EngineEvent[] {
+  return times.map((t, i) => ({ kind: i % 2 === 0 ? ('down' as const) : ('up' as const), t, ...at }));
+}
+
+function turns(at: Place, amount: number): EngineEvent[] {
+  return Array.from({ length: TURN_STEPS }, (_, i) => ({
+    kind: 'turn',
+    t: ((i + 0.5) * TRIED_MS) / TURN_STEPS,
+    ...at,
+    unit: 'detents',
+    amount,
+  }));
+}
+
+function positions(at: Place, values: readonly number[]): EngineEvent[] {
+  return values.map((value, i) => ({ kind: 'position', t: 100 + i * 300, ...at, value }));
+}

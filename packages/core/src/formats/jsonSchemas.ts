@@ -1,0 +1,16 @@
+import { z } from 'zod';
+import { engineEventSchema, strokeSchema } from '../engine/index.ts';
+import { setupDocumentSchema } from './setupDocument.ts';
+
+/** The JSON Schema (draft 2020-12) of each format, by the name of its file. */
+export function jsonSchemas(): Readonly<Record<string, object>> {
+  const schemaOf = (title: string, schema: z.ZodType) => ({
+    title,
+    ...z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any', reused: 'ref' }),
+  });
+  return {
+    'set-up': schemaOf('Nimble Lever set-up document', setupDocumentSchema),
+    event: schemaOf('One event of a recording', engineEventSchema),
+    stroke: schemaOf('One stroke sent out', strokeSchema),
+  };
+}

@@ -1,0 +1,113 @@
+import { z } from 'zod';
+import { idSchema } from '../devices/index.ts';
+import { shortcutSchema } from './shortcutSchema.ts';
+
+/** Text that is typed; it may run over several lines. */
+export const typedTextSchema = z
+  .string()
+  .min(1)
+  .max(2000)
+  .regex(/^(?:[^\p{Cc}\p{Cs}]|[\n\t])*$/u);
+
+/** A place in pixels; x to the right, y downwards, from the screen's or the front window's top left corner. */
+export const placeSchema = z.strictObject({
+  from: z.enum(['screen', 'window', 'pointer']),
+  x: z.number().min(-20_000).max(20_000),
+  y: z.number().min(-20_000).max(20_000),
+});
+export type Place = z.infer<typeof placeSchema>;
+
+const button = z.number().int().min(0).max(4);
+const ticks = z
+  .number()
+  .int()
+  .min(-20)
+  .max(20)
+  .refine((count) => count !== 0);
+
+/** A click of a pointer button, where the pointer is (`at` null) or at a place. */
+export const clickFields = {
+  kind: z.literal('click'),
+  /** W3C `MouseEvent.button`. */
+  button,
+  count: z.number().int().min(1).max(3),
+  at: placeSchema.nullable(),
+};
+
+/** Wheel ticks; positive away from the person, or to the right. */
+export const wheelFields = {
+  kind: z.literal('wheel'),
+  ticks,
+  axis: z.enum(['vertical', 'horizontal']).default('vertical'),
+};
+
+/**
+ * Where a value goes: an OSC address (Open Sound Control 1.0) or a MIDI controller (MIDI 1.0, control change).
+ * A slider at 0 sends `low`, at 1 `high`; a press sends `high` down and `low` up. MIDI values are rounded.
+ */
+export const messageSchema = z.discriminatedUnion('protocol', [
+  z.strictObject({
+    protocol: z.literal('osc'),
+    address: z
+      .string()
+      .max(200)
+      .regex(/^(\/[^\s#*,/?[\]{}]+)+$/),
+    low: z.number(),
+    high: z.number(),
+  }),
+  z.strictObject({
+    protocol: z.literal('midi'),
+    channel: z.number().int().min(1).max(16),
+    controller: z.number().int().min(0).max(127),
+    low: z.number().int().min(0).max(127),
+    high: z.number().int().min(0).max(127),
+  }),
+]);
+export type Message = z.infer<typeof messageSchema>;
+
+const actionOptions = [
+  z.strictObject({ kind: z.literal('shortcut'), shortcut: shortcutSchema }),
+  /** A command of the profile's program, or a common one. */
+  z.strictObject({ kind: z.literal('command'), command: idSchema }),
+  /** Shortcuts one after the other, each exact. */
+  z.strictObject({ kind: z.literal('sequence'), shortcuts: z.array(shortcutSchema).min(1).max(20) }),
+  z.strictObject({ kind: z.literal('text'), text: typedTextSchema }),
+  z.strictObject({ kind: z.literal('button'), button }),
+  z.strictObject(clickFields),
+  z.strictObject(wheelFields),
+  z.strictObject({ kind: z.literal('macro'), macro: idSchema }),
+  /** `on`: as long as the press keeps it on. `once`: for the next press only. */
+  z.strictObject({ kind: z.literal('layer'), layer: idSchema, mode: z.enum(['on', 'once']) }),
+  /** Shows a layer as a page of the control's own device; null goes back a page. */
+  z.strictObject({ kind: z.literal('page'), page: idSchema.nullable() }),
+  z
+    .strictObject({
+      kind: z.literal('profile'),
+      change: z.enum(['pin', 'next', 'previous', 'automatic']),
+      /** The one to pin, or those to go round; all of them where there are none. */
+      profiles: z.array(idSchema).max(50),
+    })
+    .refine(({ change, profiles }) => change !== 'pin' || profiles.length === 1),
+  /** Pointer speed of a device (null: the control's own): the next or previous step, one step, or one while held. */
+  z.strictObject({
+    kind: z.literal('speed'),
+    device: idSchema.nullable(),
+    change: z.enum(['next', 'previous', 'set', 'while-held']),
+    step: z.number().int().min(0).max(7),
+  }),
+  /** Which computer a device (null: the control's own) talks to. */
+  z.strictObject({
+    kind: z.literal('computer'),
+    device: idSchema.nullable(),
+    change: z.enum(['next', 'set']),
+    computer: z.number().int().min(0).max(2),
+  }),
+  /** Brings a program to the front, starting it where asked. */
+  z.strictObject({ kind: z.literal('program'), program: idSchema, launch: z.boolean() }),
+  z.strictObject({ kind: z.literal('radial'), menu: idSchema }),
+  z.strictObject({ kind: z.literal('message'), message: messageSchema }),
+] as const;
+
+/** What a binding sends or changes. */
+export const actionSchema = z.discriminatedUnion('kind', actionOptions);
+export type Action = z.infer<typeof actionSchema>;

@@ -1,0 +1,157 @@
+import fc from 'fast-check';
+import { isPressed, type Trigger } from '../devices/index.ts';
+import { KEY_TABLE, type Shortcut } from '../keys/index.ts';
+import {
+  type Action,
+  type Behaviour,
+  type Binding,
+  FACE_COLOURS,
+  type Guard,
+  PRESS_STYLES,
+  type Setup,
+  type Slot,
+} from '../setup/index.ts';
+import { placesOf } from './smallRig.ts';
+
+export const arbitraryShortcut: fc.Arbitrary<Shortcut> = fc
+  .record({
+    ctrl: fc.boolean(),
+    shift: fc.boolean(),
+    alt: fc.boolean(),
+    meta: fc.boolean(),
+    code: fc.option(fc.constantFrom(...KEY_TABLE.map(({ code }) => code))),
+  })
+  .filter(({ ctrl, shift, alt, meta, code }) => code !== null || ctrl || shift || alt || meta);
+
+/** Few, so that they meet on the same keys. */
+export const FEW_SHORTCUTS = [
+  'Ctrl+Z',
+  'Shift',
+  'Ctrl+Shift+Z',
+  'A',
+  'Ctrl+A',
+  'Alt',
+  'ArrowRight',
+  'Shift+A',
+] as const;
+const shortcut = fc.constantFrom<string>(...FEW_SHORTCUTS);
+
+const OSC = { protocol: 'osc', address: '/tallow/lift', low: 0, high: 10 } as const;
+const MIDI = { protocol: 'midi', channel: 2, controller: 7, low: 127, high: 0 } as const;
+const message = fc.constantFrom<Action>(
+  { kind: 'message', message: OSC },
+  { kind: 'message', message: MIDI },
+);
+
+/** Actions of every kind that a profile of a set-up may bind. */
+export function arbitraryAction(setup: Setup, commands: readonly string[]): fc.Arbitrary<Action> {
+  const others: Action[] = [
+    ...setup.layers.slice(1).flatMap(({ id }): Action[] => [
+      { kind: 'layer', layer: id, mode: 'on' },
+      { kind: 'layer', layer: id, mode: 'once' },
+      { kind: 'page', page: id },
+    ]),
+    { kind: 'page', page: null },
+    { kind: 'profile', change: 'next', profiles: [] },
+    { kind: 'profile', change: 'previous', profiles: ['brindle', 'larkframe'] },
+    { kind: 'profile', change: 'pin', profiles: ['hushbox'] },
+    { kind: 'profile', change: 'automatic', profiles: [] },
+    { kind: 'speed', device: null, change: 'next', step: 0 },
+    { kind: 'speed', device: 'mouse', change: 'while-held', step: 2 },
+    { kind: 'computer', device: 'mouse', change: 'next', computer: 0 },
+    { kind: 'program', program: 'brindle', launch: true },
+    ...setup.radialMenus.map(({ id }): Action => ({ kind: 'radial', menu: id })),
+  ];
+  const macros = setup.macros.map(({ id }): Action => ({ kind: 'macro', macro: id }));
+  return fc.oneof(
+    { weight: 6, arbitrary: shortcut.map((text): Action => ({ kind: 'shortcut', shortcut: text })) },
+    {
+      weight: 2,
+      arbitrary: fc.constantFrom(...commands).map((command): Action => ({ kind: 'command', command })),
+    },
+    {
+      weight: 2,
+      arbitrary: fc
+        .array(shortcut, { minLength: 1, maxLength: 3 })
+        .map((shortcuts): Action => ({ kind: 'sequence', shortcuts })),
+    },
+    {
+      weight: 2,
+      arbitrary: fc.constantFrom<Action>(
+        { kind: 'wheel', ticks: -2, axis: 'vertical' },
+        { kind: 'wheel', ticks: 1, axis: 'horizontal' },
+        { kind: 'text', text: 'umbrella' },
+        { kind: 'button', button: 0 },
+        { kind: 'click', button: 2, count: 2, at: { from: 'window', x: 10, y: 20 } },
+      ),
+    },
+    { weight: 1, arbitrary: message },
+    { weight: 4, arbitrary: fc.constantFrom(...others) },
+    ...(macros.length > 0 ? [{ weight: 4, arbitrary: fc.constantFrom(...macros) }] : []),
+  );
+}
+
+function mostlyNull<Value>(value: fc.Arbitrary<Value>): fc.Arbitrary<Value | null> {
+  return fc.oneof({ weight: 6, arbitrary: fc.constant(null) }, { weight: 1, arbitrary: value });
+}
+
+function arbitraryBehaviour(
+  setup: Setup,
+  trigger: Trigger,
+  commands: readonly string[],
+): fc.Arbitrary<Behaviour> {
+  const pressed = isPressed(trigger);
+  const action = trigger === 'slide' ? message : arbitraryAction(setup, commands);
+  const repeat = fc.option(fc.record({ delayMs: fc.constantFrom(20, 100), everyMs: fc.constantFrom(7, 50) }));
+  const guard = mostlyNull(fc.constantFrom<Guard>('longer', 'second'));
+  const program = fc.constantFrom('brindle', 'hushbox');
+  const target = mostlyNull(fc.record({ program, focus: fc.boolean() }));
+  const sends = fc.option(action);
+  const acting: fc.Arbitrary<Behaviour> = fc.record({
+    kind: fc.constant('action' as const),
+    action,
+    style: pressed ? fc.constantFrom(...PRESS_STYLES) : fc.constant('tap' as const),
+    repeat,
+    guard: pressed ? guard : fc.constant(null),
+    target,
+  });
+  const off: fc.Arbitrary<Behaviour> = fc.record({
+    kind: fc.constant('off' as const),
+    heardBy: fc.subarray(['hushbox', 'brindle']),
+    sends,
+  });
+  return fc.oneof(
+    { weight: 8, arbitrary: acting },
+    { weight: 1, arbitrary: fc.constant<Behaviour>({ kind: 'native' }) },
+    { weight: 1, arbitrary: off },
+  );
+}
+
+export const arbitraryFace = fc.record({
+  label: fc.option(fc.constantFrom('Undo', 'Frame on', 'ę漢')),
+  icon: fc.option(fc.constantFrom('undo', 'play')),
+  colour: fc.option(fc.constantFrom(...FACE_COLOURS)),
+});
+
+/** A slot of a set-up with something to put there. */
+export function arbitrarySlotBinding(setup: Setup): fc.Arbitrary<{ slot: Slot; binding: Binding }> {
+  const layer = fc.oneof(
+    { weight: 3, arbitrary: fc.constant('base') },
+    { weight: 2, arbitrary: fc.constantFrom(...setup.layers.map(({ id }) => id)) },
+  );
+  return fc
+    .tuple(fc.constantFrom(...Object.keys(setup.profiles)), layer, fc.constantFrom(...placesOf(setup)))
+    .chain(([profile, layerId, { device, control, trigger }]) => {
+      const slot: Slot = { profile, layer: layerId, device: device.id, control: control.id, trigger };
+      const program = setup.profiles[profile]?.program;
+      const own = setup.programs.find(({ id }) => id === program)?.commands ?? [];
+      const commands = [...own, ...setup.commonCommands].map(({ id }) => id);
+      return fc
+        .record({
+          behaviour: arbitraryBehaviour(setup, trigger, commands),
+          face: fc.option(arbitraryFace),
+          note: fc.option(fc.constantFrom('why?', 'as in Hushbox')),
+        })
+        .map((binding) => ({ slot, binding }));
+    });
+}

@@ -1,0 +1,73 @@
+import fc from 'fast-check';
+import { type Macro, type MacroStep, type Setup, slotKey } from '../setup/index.ts';
+import { arbitrarySlotBinding, FEW_SHORTCUTS } from './arbitraryBinding.ts';
+import { smallSetup } from './smallRig.ts';
+
+const { step } = fc.letrec<{ step: MacroStep }>((tie) => ({
+  step: fc.oneof(
+    { maxDepth: 2 },
+    fc.constantFrom<string>(...FEW_SHORTCUTS).map((shortcut): MacroStep => ({ kind: 'shortcut', shortcut })),
+    fc.constantFrom<MacroStep>(
+      { kind: 'key-down', code: 'ShiftLeft' },
+      { kind: 'key-up', code: 'ShiftLeft' },
+      { kind: 'key-down', code: 'KeyA' },
+      { kind: 'text', text: 'reed' },
+      { kind: 'button', button: 0, change: 'down' },
+      { kind: 'button', button: 0, change: 'up' },
+      { kind: 'click', button: 0, count: 1, at: null },
+      { kind: 'wheel', ticks: -1, axis: 'vertical' },
+      { kind: 'focus', program: 'hushbox' },
+      { kind: 'layer', layer: 'second', on: true },
+      { kind: 'layer', layer: 'second', on: false },
+    ),
+    fc.constantFrom(1, 40, 150).map((ms): MacroStep => ({ kind: 'wait', ms })),
+    fc.constantFrom(1, 40, 150).map((ms): MacroStep => ({ kind: 'wait', ms })),
+    fc
+      .record({ times: fc.integer({ min: 1, max: 3 }), steps: fc.array(tie('step'), { maxLength: 3 }) })
+      .map((repeat): MacroStep => ({ kind: 'repeat', ...repeat })),
+  ),
+}));
+
+const arbitraryMacros: fc.Arbitrary<Macro[]> = fc
+  .tuple(
+    ...smallSetup().macros.map((macro) =>
+      fc.record({
+        steps: fc.oneof(fc.constant(macro.steps), fc.array(step, { maxLength: 6 })),
+        times: fc.integer({ min: 1, max: 3 }),
+        again: fc.constantFrom('ignore' as const, 'restart' as const, 'queue' as const),
+        goesOn: fc.boolean(),
+      }),
+    ),
+  )
+  .map((parts) => smallSetup().macros.map((macro, i) => ({ ...macro, ...parts[i] })));
+
+/** The small rig's mouse with up to three more of its devices, so that random events often meet. */
+const arbitraryRig: fc.Arbitrary<Setup> = fc
+  .subarray(
+    smallSetup()
+      .devices.map(({ id }) => id)
+      .filter((id) => id !== 'mouse'),
+    { maxLength: 3 },
+  )
+  .map((others) => {
+    const setup = smallSetup();
+    return { ...setup, devices: setup.devices.filter(({ id }) => id === 'mouse' || others.includes(id)) };
+  });
+
+/** Part of the small rig and the demo's programs with random bindings and macros. */
+export const arbitrarySetup: fc.Arbitrary<Setup> = arbitraryRig.chain((rig) =>
+  fc
+    .tuple(arbitraryMacros, fc.array(arbitrarySlotBinding(rig), { maxLength: 120, size: 'max' }))
+    .map(([macros, rows]) => {
+      const profiles = Object.values(rig.profiles).map((profile) => ({
+        ...profile,
+        bindings: { ...profile.bindings },
+      }));
+      const setup = { ...rig, macros, profiles: Object.fromEntries(profiles.map((each) => [each.id, each])) };
+      for (const { slot, binding } of rows) {
+        const bindings = setup.profiles[slot.profile]?.bindings;
+        if (bindings) bindings[slotKey(slot.layer, slot.device, slot.control, slot.trigger)] = binding;
+      }
+      return setup;
+    }),
+);

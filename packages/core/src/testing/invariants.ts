@@ -1,0 +1,150 @@
+import fc from 'fast-check';
+import {
+  type EngineEvent,
+  type EngineState,
+  type Explanation,
+  nextDeadline,
+  type Stroke,
+} from '../engine/index.ts';
+import type { Setup } from '../setup/index.ts';
+import { arbitraryHappenings, type Happens } from './arbitraryEvents.ts';
+import { arbitrarySetup } from './arbitrarySetup.ts';
+import { type RunWithEdits, runAll } from './runAll.ts';
+import { SlowEngine } from './slow/slowEngine.ts';
+
+/** A set-up and what happens in a run. */
+export interface Scenario {
+  readonly setup: Setup;
+  readonly happenings: readonly Happens[];
+}
+
+export const arbitraryScenario: fc.Arbitrary<Scenario> = arbitrarySetup.chain((setup) =>
+  arbitraryHappenings(setup).map((happenings) => ({ setup, happenings })),
+);
+
+/** Throws where one of the engine's invariants does not hold for a scenario. */
+export function checkInvariants({ setup, happenings }: Scenario): void {
+  const run = runAll(setup, happenings);
+  const end = Math.max(0, run.state.now);
+  nothingStuck(setup, happenings, run);
+  downsAgree(run.strokes, run.state);
+  sameWhenCutUp(setup, happenings, run.strokes);
+  inOrderOfTime(run.strokes);
+  const reset = runAll(setup, [...happenings, { kind: 'reset', t: end }]);
+  nothingHeld(reset.state, 'after reset');
+  for (const explanation of run.explanations) explanationAgrees(explanation);
+}
+
+/** The engine sends what the slow, plain model sends. */
+export function checkAgainstSlow({ setup, happenings }: Scenario): void {
+  const slow = new SlowEngine(setup);
+  for (const each of happenings) slow.take(each);
+  const fast = runAll(setup, happenings).strokes.map(({ cause: _cause, ...stroke }) => stroke);
+  const at = Math.max(fast.length, slow.strokes.length);
+  for (let i = 0; i < at; i++) {
+    const [a, b] = [fast[i], slow.strokes[i]];
+    if (fc.stringify(sorted(a)) !== fc.stringify(sorted(b))) {
+      throw new Error(`stroke ${i}: the engine sends ${fc.stringify(a)}, the slow model ${fc.stringify(b)}`);
+    }
+  }
+}
+
+function sorted(value: object | undefined): unknown {
+  return value && Object.entries(value).toSorted(([a], [b]) => (a < b ? -1 : 1));
+}
+
+function must(holds: boolean, what: string): void {
+  if (!holds) throw new Error(what);
+}
+
+/** 1: once every control is up, nothing is latched and all timers have run, no key is down. */
+function nothingStuck(setup: Setup, happenings: readonly Happens[], run: RunWithEdits): void {
+  const { held, waiting, sprung, now } = run.state;
+  const keys = [...Object.keys(held), ...Object.keys(waiting).filter((key) => waiting[key]?.down)];
+  const at = (key: string) => {
+    const [device = '', control = ''] = key.split('/');
+    return { device, control };
+  };
+  const letUp: EngineEvent[] = [
+    ...keys.map((key): EngineEvent => ({ kind: 'up', t: now, ...at(key) })),
+    ...Object.keys(sprung).map((key): EngineEvent => ({ kind: 'position', t: now, ...at(key), value: 0 })),
+    { kind: 'time', t: now + 60_000 },
+  ];
+  const all = runAll(setup, [...happenings, ...letUp]);
+  const endless = Object.values(all.state.running).some(({ left }) => left === Number.POSITIVE_INFINITY);
+  if (endless) return;
+  must(nextDeadline(all.state) === null, '1: something is still to fall due');
+  const latched = Object.values(all.state.latched).length;
+  const down = downsAgree(all.strokes, all.state);
+  must(latched > 0 || down.size === 0, `1: still down: ${[...down].join(', ')}`);
+}
+
+/** 2: no key goes down twice, none comes up that is not down; and the state knows what is down. */
+function downsAgree(strokes: readonly Stroke[], state: EngineState): ReadonlySet<string> {
+  const down = new Set<string>();
+  for (const stroke of strokes) {
+    const what = 'code' in stroke ? stroke.code : 'button' in stroke ? `button-${stroke.button}` : null;
+    if (what === null) continue;
+    const key = stroke.program === undefined ? what : `${stroke.program} ${what}`;
+    const goesDown = stroke.kind === 'key-down' || stroke.kind === 'button-down';
+    must(
+      down.has(key) !== goesDown,
+      `2: ${key} ${goesDown ? 'goes down twice' : 'comes up and was not down'}`,
+    );
+    if (goesDown) down.add(key);
+    else down.delete(key);
+  }
+  const known = Object.keys(state.down).toSorted().join(', ');
+  must([...down].toSorted().join(', ') === known, `2: down by strokes is not ${known}`);
+  return down;
+}
+
+/** 3: the same events give the same strokes however the time between them is cut up. */
+function sameWhenCutUp(setup: Setup, happenings: readonly Happens[], strokes: readonly Stroke[]): void {
+  let before = 0;
+  const cut = happenings.flatMap((each): Happens[] => {
+    const middle = Math.min(before + 60, Math.max(before, each.t));
+    before = Math.max(before, each.t);
+    return [{ kind: 'time', t: middle }, { kind: 'time', t: each.t }, each];
+  });
+  const bare = (all: readonly Stroke[]) => JSON.stringify(all.map(({ cause: _cause, ...stroke }) => stroke));
+  must(bare(runAll(setup, cut).strokes) === bare(strokes), '3: cut up, the time gives other strokes');
+}
+
+/** 4: strokes come out in order of time. */
+function inOrderOfTime(strokes: readonly Stroke[]): void {
+  must(
+    strokes.every(({ t }, i) => t >= (strokes[i - 1]?.t ?? 0)),
+    '4: strokes are not in order of time',
+  );
+}
+
+/** 5: nothing is held, nothing is pending. */
+function nothingHeld(state: EngineState, when: string): void {
+  const { down, held, latched, waiting, asking, timers, turned, sprung, slid, running, radial } = state;
+  const { layerHolds, once, pages } = state;
+  const left = { down, held, latched, waiting, asking, turned, sprung, slid, running, layerHolds, pages };
+  for (const [name, record] of Object.entries(left)) {
+    must(Object.keys(record).length === 0, `5: ${when} there is still something ${name}`);
+  }
+  must(timers.length + once.length === 0 && radial === null, `5: ${when} something is pending`);
+}
+
+/** 6: every stroke names the event behind it, and the explanation agrees with what was sent. */
+function explanationAgrees({ seq, strokes, outcome, changes, event }: Explanation): void {
+  const own = strokes.every(({ cause }) => cause === seq);
+  must(own, '6: a stroke names another event');
+  const quiet = outcome.kind === 'ignored' || outcome.kind === 'noted' || outcome.kind === 'waiting';
+  const asks = outcome.kind === 'guarded' && outcome.asks;
+  const noStep = outcome.kind === 'turned' && outcome.steps === 0;
+  const nothingEnded = changes.length === 0;
+  must(
+    !(quiet || asks || noStep) || strokes.length === 0 || !nothingEnded,
+    `6: ${outcome.kind} sent something`,
+  );
+  if (outcome.kind === 'pressed' && event.kind !== 'due' && nothingEnded) {
+    const behaviour = outcome.resolution.decided?.binding.behaviour;
+    const off = behaviour?.kind === 'off' && behaviour.heardBy.length === 0;
+    must(!off || strokes.length === 0, '6: off sent something');
+  }
+}

@@ -1,0 +1,46 @@
+import {
+  compile,
+  type EngineEvent,
+  type EngineState,
+  type Explanation,
+  INITIAL_STATE,
+  type Stroke,
+  step,
+} from '../engine/index.ts';
+import { applyEdit, type Setup } from '../setup/index.ts';
+import type { Happens } from './arbitraryEvents.ts';
+
+/** What came of a run with edits in between. */
+export interface RunWithEdits {
+  readonly strokes: readonly Stroke[];
+  readonly explanations: readonly Explanation[];
+  readonly state: EngineState;
+  readonly setup: Setup;
+}
+
+/** Runs events through the engine; an edit that applies is compiled in, and the engine is told. */
+export function runAll(setup: Setup, happenings: readonly Happens[]): RunWithEdits {
+  let current = setup;
+  let compiled = compile(setup);
+  let state = INITIAL_STATE;
+  const explanations: Explanation[] = [];
+  const take = (event: EngineEvent) => {
+    const stepped = step(compiled, state, event);
+    state = stepped.state;
+    explanations.push(...stepped.due, stepped.explanation);
+  };
+  for (const each of happenings) {
+    if (each.kind !== 'edit') {
+      take(each);
+      continue;
+    }
+    // What was due before the edit is still done as it was before.
+    take({ kind: 'time', t: each.t });
+    const applied = applyEdit(current, each.edit);
+    if (!applied.ok) continue;
+    current = applied.value.setup;
+    compiled = compile(current, compiled);
+    take({ kind: 'edited', t: each.t });
+  }
+  return { strokes: explanations.flatMap(({ strokes }) => strokes), explanations, state, setup: current };
+}

@@ -1,0 +1,155 @@
+import type { Control, Trigger } from '../../devices/index.ts';
+import type { FrontWindow } from '../../resolve/index.ts';
+import {
+  type Action,
+  type Behaviour,
+  type Binding,
+  commandOf,
+  EVERYWHERE,
+  type Guard,
+  type PressStyle,
+  type Rule,
+  type Setup,
+} from '../../setup/index.ts';
+
+/** Where a binding was found. */
+export interface Found {
+  readonly binding: Binding;
+  readonly profile: string;
+  readonly layer: string;
+}
+
+/** What is sent, how and where to. */
+export interface Sends {
+  readonly action: Action;
+  readonly style: PressStyle;
+  readonly repeat: { readonly delayMs: number; readonly everyMs: number };
+  readonly guard: Guard | null;
+  readonly programs: readonly (string | null)[];
+  readonly focus: boolean;
+}
+
+/** A use of a control and what it does, looked up once. */
+export interface Choice {
+  readonly device: string;
+  readonly control: string;
+  readonly trigger: Trigger;
+  readonly layers: readonly string[];
+  readonly found: Found | null;
+  readonly sends: Sends | null;
+}
+
+/** The profile of a window: every rule of every profile is tried, as ENGINE says, and the best taken. */
+export function profileFor(setup: Setup, window: FrontWindow | null, pinned: string | null): string {
+  if (pinned !== null && setup.profiles[pinned]) return pinned;
+  if (!window) return EVERYWHERE;
+  const fitting = setup.programs.flatMap((program, order) => {
+    const own = Object.values(setup.profiles).filter((profile) => profile.program === program.id);
+    return own.flatMap((profile) => {
+      const rules = profile.rules.length > 0 ? profile.rules : program.rules;
+      if (rules.some((rule) => rule.negative && ruleFits(rule, window))) return [];
+      const good = rules.filter((rule) => !rule.negative && ruleFits(rule, window));
+      const main = profile.rules.length === 0 ? 0 : 1;
+      return good.map((rule) => ({ id: profile.id, rank: [...rankOf(rule), order, main] }));
+    });
+  });
+  const less = (a: readonly number[], b: readonly number[]) => {
+    const i = a.findIndex((value, at) => value !== b[at]);
+    return i < 0 ? 0 : (a[i] ?? 0) - (b[i] ?? 0);
+  };
+  return fitting.toSorted((a, b) => less(a.rank, b.rank) || (a.id < b.id ? -1 : 1))[0]?.id ?? EVERYWHERE;
+}
+
+function ruleFits(rule: Rule, window: FrontWindow): boolean {
+  return (['executable', 'class', 'title'] as const).every((field) => {
+    const pattern = rule[field];
+    if (!pattern) return true;
+    if (pattern.match === 'exact') return window[field] === pattern.text;
+    const source =
+      pattern.match === 'regex'
+        ? pattern.text
+        : `^${pattern.text
+            .replace(/[.+^${}()|[\]\\]/g, '\\$&')
+            .replace(/\*/g, '.*')
+            .replace(/\?/g, '.')}$`;
+    return new RegExp(source, 'su').test(window[field]);
+  });
+}
+
+/** Exactness of the best field, how few fields, exactness of the others: less is more specific. */
+function rankOf(rule: Rule): number[] {
+  const exactness = { exact: 0, glob: 1, regex: 2 };
+  const given = [rule.executable, rule.class, rule.title].flatMap((pattern) =>
+    pattern ? [exactness[pattern.match]] : [],
+  );
+  const sorted = given.toSorted();
+  return [sorted[0] ?? 3, 3 - sorted.length, sorted[1] ?? 3, sorted[2] ?? 3];
+}
+
+/** The control itself. */
+export function controlIn(setup: Setup, device: string, control: string): Control | null {
+  const found = setup.devices.find(({ id }) => id === device)?.controls.find(({ id }) => id === control);
+  return found ?? null;
+}
+
+/** Looks a use up: layer by layer from the top down, in each the profile, what it is based on, Everywhere. */
+export function look(
+  setup: Setup,
+  profile: string,
+  layers: readonly string[],
+  device: string,
+  control: string,
+  trigger: Trigger,
+): Choice {
+  const found = find(setup, profile, layers, `${device}/${control}/${trigger}`);
+  const native = controlIn(setup, device, control)?.native[trigger];
+  const behaviour = found?.binding.behaviour ?? { kind: 'native' };
+  const by = { device, control, trigger, layers, found };
+  return { ...by, sends: sendsOf(setup, found?.profile ?? EVERYWHERE, behaviour, native ?? null) };
+}
+
+function find(setup: Setup, profile: string, layers: readonly string[], use: string): Found | null {
+  for (const layer of layers) {
+    for (let id: string | null = profile; id !== null; ) {
+      const binding = setup.profiles[id]?.bindings[`${layer}/${use}`];
+      if (binding) return { binding, profile: id, layer };
+      id = id === EVERYWHERE ? null : (setup.profiles[id]?.basedOn ?? EVERYWHERE);
+    }
+  }
+  return null;
+}
+
+function sendsOf(setup: Setup, profile: string, behaviour: Behaviour, native: Action | null): Sends | null {
+  const usual = { delayMs: 400, everyMs: 50 };
+  const plain = { style: 'follow', repeat: usual, guard: null, focus: false } as const;
+  if (behaviour.kind === 'native') return native && { ...plain, action: native, programs: [null] };
+  if (behaviour.kind === 'off') {
+    const action = behaviour.sends ? inKeys(setup, profile, behaviour.sends) : native;
+    return action && behaviour.heardBy.length > 0 ? { ...plain, action, programs: behaviour.heardBy } : null;
+  }
+  const { style, repeat, guard, target } = behaviour;
+  return {
+    action: inKeys(setup, profile, behaviour.action),
+    style,
+    repeat: repeat ?? usual,
+    guard,
+    programs: [target?.program ?? null],
+    focus: target?.focus ?? false,
+  };
+}
+
+/** A command as the shortcut it has. */
+export function inKeys(setup: Setup, profileId: string, action: Action): Action {
+  const profile = setup.profiles[profileId];
+  if (action.kind !== 'command' || !profile) return action;
+  return { kind: 'shortcut', shortcut: commandOf(setup, profile, action.command)?.shortcut ?? '' };
+}
+
+/** Whether a use would be decided by the same binding now. */
+export function stillDecides(setup: Setup, profile: string, choice: Choice): boolean {
+  const { device, control, trigger, layers, found } = choice;
+  const now = find(setup, profile, layers, `${device}/${control}/${trigger}`);
+  const told = (each: Found | null) =>
+    each && JSON.stringify([each.profile, each.layer, each.binding.behaviour]);
+  return told(now) === told(found);
+}

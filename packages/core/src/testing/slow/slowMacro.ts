@@ -1,0 +1,144 @@
+import type { Macro, MacroStep, Setup } from '../../setup/index.ts';
+import type { Due, SlowClock } from './slowClock.ts';
+import { codesIn, type Down, type SlowDesk } from './slowDesk.ts';
+import type { Choice } from './slowLook.ts';
+
+type Plain = Exclude<MacroStep, { kind: 'wait' | 'repeat' | 'macro' }>;
+
+/** The steps of one round with their times from its start, and how long it lasts. */
+function layOut(
+  setup: Setup,
+  steps: readonly MacroStep[],
+  from: number,
+): { plan: [number, Plain][]; end: number } {
+  const plan: [number, Plain][] = [];
+  let at = from;
+  const add = (inside: readonly MacroStep[]) => {
+    const laid = layOut(setup, inside, at);
+    plan.push(...laid.plan);
+    at = laid.end;
+  };
+  for (const step of steps) {
+    if (step.kind === 'wait') at += step.ms;
+    else if (step.kind === 'repeat') for (let i = 0; i < step.times; i++) add(step.steps);
+    else if (step.kind === 'macro') add(setup.macros.find(({ id }) => id === step.macro)?.steps ?? []);
+    else plan.push([at, step]);
+  }
+  return { plan, end: at };
+}
+
+interface Place {
+  readonly desk: SlowDesk;
+  readonly clock: SlowClock;
+  readonly setLayer: (layer: string, on: boolean, owner: Choice) => void;
+  readonly finished: (run: SlowMacro) => void;
+}
+
+/** One macro that runs. */
+export class SlowMacro {
+  queued = 0;
+  readonly #plan: [number, Plain][];
+  readonly #length: number;
+  #round: number;
+  #left: number;
+  #next = 0;
+  #due: Due | null = null;
+  #downs: Down[] = [];
+
+  constructor(
+    setup: Setup,
+    readonly macro: Macro,
+    readonly owner: Choice,
+    readonly program: string | null,
+    private readonly place: Place,
+  ) {
+    const { plan, end } = layOut(setup, macro.steps, 0);
+    this.#plan = plan;
+    const endless = macro.run !== 'times';
+    this.#length = endless ? Math.max(10, end) : end;
+    this.#left = endless ? Number.POSITIVE_INFINITY : macro.times - 1;
+    this.#round = place.desk.now;
+  }
+
+  goOn(): void {
+    const { desk, clock } = this.place;
+    for (;;) {
+      const next = this.#plan[this.#next];
+      const at = this.#round + (next ? next[0] : this.#length);
+      if (at > desk.now) {
+        this.#due = clock.set(at, () => this.goOn());
+        return;
+      }
+      this.#next += 1;
+      if (next) this.#do(next[1]);
+      else if (this.#left > 0) {
+        this.#left -= 1;
+        this.#round = at;
+        this.#next = 0;
+      } else {
+        this.place.finished(this);
+        return;
+      }
+    }
+  }
+
+  /** Whatever it put down comes up. */
+  stop(): void {
+    this.place.clock.drop(this.#due);
+    for (const down of this.#downs.toReversed()) this.place.desk.lift(down);
+    this.#downs = [];
+  }
+
+  #do(step: Plain): void {
+    const { desk } = this.place;
+    const exactly = (codes: readonly string[], act: () => void) =>
+      desk.exactly(
+        this.program,
+        codes,
+        this.#downs.filter(({ what }) => typeof what === 'string'),
+        act,
+      );
+    switch (step.kind) {
+      case 'shortcut': {
+        const codes = codesIn(step.shortcut);
+        exactly(codes, () => desk.tapKeys(this.program, codes));
+        return;
+      }
+      case 'key-down':
+        this.#downs.push(desk.press(this.program, step.code));
+        return;
+      case 'key-up':
+        this.#lift(step.code);
+        return;
+      case 'button':
+        if (step.change === 'up') {
+          this.#lift(step.button);
+          return;
+        }
+        this.#downs.push(desk.press(this.program, step.button));
+        return;
+      case 'text':
+        exactly([], () => desk.send(this.program, { kind: 'text', text: step.text }));
+        return;
+      case 'click':
+        exactly([], () => desk.click(this.program, step));
+        return;
+      case 'wheel':
+        exactly([], () => desk.send(this.program, { kind: 'wheel', ticks: step.ticks, axis: step.axis }));
+        return;
+      case 'focus':
+        desk.send(step.program, { kind: 'focus', launch: false });
+        return;
+      case 'layer':
+        this.place.setLayer(step.layer, step.on, this.owner);
+        return;
+    }
+  }
+
+  #lift(what: string | number): void {
+    const down = this.#downs.findLast((each) => each.what === what);
+    if (!down) return;
+    this.#downs = this.#downs.filter((other) => other !== down);
+    this.place.desk.lift(down);
+  }
+}

@@ -1,0 +1,318 @@
+import type { Trigger } from '../../devices/index.ts';
+import type { End } from './slowActions.ts';
+import type { Due } from './slowClock.ts';
+import type { SlowWorld } from './slowEngine.ts';
+import type { Choice } from './slowLook.ts';
+
+/** One control's press, from going down until it is over and done with. */
+export interface Press {
+  readonly device: string;
+  readonly control: string;
+  readonly since: number;
+  phase: 'waiting' | 'decided' | 'between';
+  readonly ways: {
+    readonly press: Choice;
+    readonly hold: Choice | null;
+    readonly double: Choice | null;
+    readonly nudges: ReadonlyMap<Trigger, Choice>;
+    readonly turns: boolean;
+  };
+  /** What it was decided to be. */
+  chosen: Choice;
+  end: End & { macro?: string };
+  /** Whether something is to be sent when it comes up. */
+  atRelease: boolean;
+  silent: boolean;
+  dx: number;
+  dy: number;
+  due: Due | null;
+  /** The place in the order in which controls were decided. */
+  decidedAs: number;
+  heldFor: number;
+}
+
+const NUDGES = ['nudge-up', 'nudge-right', 'nudge-down', 'nudge-left'] as const;
+const keyOf = (choice: Choice) =>
+  `${choice.found?.profile}/${choice.found?.layer}/${choice.device}/${choice.control}/${choice.trigger}`;
+
+/** Controls that go down and come up: press, hold, double press, nudges, guards, styles, the menu. */
+export class SlowPresses {
+  all: Press[] = [];
+  /** Guarded uses that ask for a second press. */
+  asking: { readonly key: string; readonly choice: Choice; readonly due: Due }[] = [];
+  #count = 0;
+
+  constructor(private readonly world: SlowWorld) {}
+
+  find(device: string, control: string): Press | undefined {
+    return this.all.find((press) => press.device === device && press.control === control);
+  }
+
+  isDown(device: string, control: string): boolean {
+    const press = this.find(device, control);
+    return press !== undefined && press.phase !== 'between';
+  }
+
+  forget(press: Press): void {
+    this.world.clock.drop(press.due);
+    press.due = null;
+    this.all = this.all.filter((other) => other !== press);
+  }
+
+  down(device: string, control: string): void {
+    const known = this.world.controlOf(device, control);
+    if (!known?.canPress || this.isDown(device, control)) return;
+    const before = this.find(device, control);
+    for (const press of [...this.all]) {
+      const { hold } = press.ways;
+      if (press.phase === 'waiting' && hold?.sends?.action.kind === 'layer') this.#decide(press, hold);
+    }
+    const { ring } = this.world.actions;
+    const opener = ring?.owner.device === device && ring.owner.control === control;
+    const main = known.native.press?.kind === 'button' && known.native.press.button === 0;
+    if (before) this.forget(before);
+    if (ring && (opener || main)) {
+      this.#chooseInRing(ring.lit);
+      const press = this.#new(device, control, this.world.choose(device, control, 'press'));
+      Object.assign(press, { phase: 'decided', silent: true, decidedAs: this.#next() });
+      return;
+    }
+    if (before?.ways.double) {
+      const press = this.#new(device, control, before.ways.double);
+      this.#decide(press, before.ways.double);
+      return;
+    }
+    this.#downAnew(device, control, known.kind === 'pen-switch');
+  }
+
+  #downAnew(device: string, control: string, penSwitch: boolean): void {
+    const { bound, choose, settingsOf } = this.world;
+    const touching = penSwitch && this.all.some((press) => this.#isTouchingTip(press, device));
+    const plain = (touching && bound(device, control, 'touch-press')) || choose(device, control, 'press');
+    const nudges = NUDGES.flatMap((trigger) => {
+      const choice = bound(device, control, trigger);
+      return choice ? [[trigger, choice] as const] : [];
+    });
+    const ways = {
+      press: plain,
+      hold: bound(device, control, 'hold'),
+      double: bound(device, control, 'double-press'),
+      nudges: new Map<Trigger, Choice>(nudges),
+      turns: [
+        bound(device, control, 'pressed-clockwise'),
+        bound(device, control, 'pressed-anticlockwise'),
+      ].some(Boolean),
+    };
+    this.world.actions.useUpOnce({ device, control });
+    const press = this.#new(device, control, plain, ways);
+    const { hold } = ways;
+    if (!hold && !ways.double && ways.nudges.size === 0 && !ways.turns) {
+      this.#decide(press, plain);
+      return;
+    }
+    const at = this.world.desk.now + (settingsOf(device)?.holdMs ?? 0);
+    if (hold) press.due = this.world.clock.set(at, () => this.#decide(press, hold));
+  }
+
+  #isTouchingTip(press: Press, device: string): boolean {
+    const kind = this.world.controlOf(press.device, press.control)?.kind;
+    return press.device === device && press.phase !== 'between' && kind === 'pen-tip';
+  }
+
+  #new(device: string, control: string, chosen: Choice, ways?: Press['ways']): Press {
+    const alone = { press: chosen, hold: null, double: null, nudges: new Map(), turns: false };
+    const press: Press = {
+      device,
+      control,
+      since: this.world.desk.now,
+      phase: 'waiting',
+      ways: ways ?? alone,
+      chosen,
+      end: () => undefined,
+      atRelease: false,
+      silent: false,
+      dx: 0,
+      dy: 0,
+      due: null,
+      decidedAs: 0,
+      heldFor: 0,
+    };
+    this.all.push(press);
+    return press;
+  }
+
+  #next(): number {
+    this.#count += 1;
+    return this.#count;
+  }
+
+  /** It has become this: it starts, unless a guard asks first. */
+  #decide(press: Press, choice: Choice): void {
+    this.world.clock.drop(press.due);
+    Object.assign(press, { phase: 'decided', chosen: choice, due: null, decidedAs: this.#next() });
+    if (this.#mayGo(choice, press.since, press)) this.#go(press, choice);
+  }
+
+  /** Whether nothing guards a use, or its guard is satisfied. */
+  #mayGo(choice: Choice, since: number, stillDown: Press | null): boolean {
+    const { desk, clock, settingsOf, actions } = this.world;
+    const guard = choice.sends?.guard ?? null;
+    const settings = settingsOf(choice.device);
+    if (guard === null || !settings) return true;
+    if (actions.latches.some(({ key }) => key === keyOf(choice))) return true;
+    if (guard === 'longer') {
+      const until = since + settings.guardMs;
+      if (desk.now >= until) return true;
+      if (stillDown) stillDown.due = clock.set(until, () => this.#go(stillDown, choice));
+      return false;
+    }
+    const asked = this.asking.find(({ key }) => key === keyOf(choice));
+    if (asked) {
+      this.stopAsking(asked.key);
+      return true;
+    }
+    const key = keyOf(choice);
+    const due = clock.set(desk.now + settings.confirmMs, () => this.stopAsking(key));
+    this.asking.push({ key, choice, due });
+    return false;
+  }
+
+  stopAsking(key: string): void {
+    for (const each of this.asking) if (each.key === key) this.world.clock.drop(each.due);
+    this.asking = this.asking.filter((each) => each.key !== key);
+  }
+
+  #go(press: Press, choice: Choice): void {
+    const { sends } = choice;
+    const { actions, clock, desk } = this.world;
+    press.due = null;
+    if (!sends) return;
+    switch (sends.style) {
+      case 'follow':
+        press.end = actions.begin(sends, choice);
+        return;
+      case 'tap':
+        actions.tap(sends, choice);
+        return;
+      case 'latch':
+        this.#latch(choice);
+        return;
+      case 'release':
+        press.atRelease = true;
+        return;
+      case 'repeat': {
+        actions.tap(sends, choice);
+        const again = (at: number) => {
+          press.due = clock.set(at, () => {
+            actions.tap(sends, choice);
+            again(desk.now + sends.repeat.everyMs);
+          });
+        };
+        again(desk.now + sends.repeat.delayMs);
+      }
+    }
+  }
+
+  #latch(choice: Choice): void {
+    const { actions } = this.world;
+    const key = keyOf(choice);
+    const latch = actions.latches.find((each) => each.key === key);
+    if (latch) {
+      actions.latches = actions.latches.filter((other) => other !== latch);
+      latch.end();
+    } else if (choice.sends) {
+      const end = actions.begin(choice.sends, choice);
+      actions.latches.push({ key, owner: choice, end });
+    }
+  }
+
+  up(device: string, control: string): void {
+    const press = this.find(device, control);
+    if (!press || press.phase === 'between') return;
+    const { clock, desk, actions, settingsOf } = this.world;
+    if (press.phase === 'waiting') {
+      clock.drop(press.due);
+      press.heldFor = desk.now - press.since;
+      if (!press.ways.double) {
+        this.forget(press);
+        this.#short(press.ways.press, press.heldFor);
+        return;
+      }
+      press.phase = 'between';
+      press.due = clock.set(desk.now + (settingsOf(device)?.doubleMs ?? 0), () => {
+        this.forget(press);
+        this.#short(press.ways.press, press.heldFor);
+      });
+      return;
+    }
+    this.forget(press);
+    press.end();
+    if (press.atRelease && !press.silent && press.chosen.sends) actions.tap(press.chosen.sends, press.chosen);
+    const { ring } = actions;
+    if (!ring || press.silent || ring.lit === null) return;
+    if (ring.owner.device === device && ring.owner.control === control) this.#chooseInRing(ring.lit);
+  }
+
+  /** A press that is sent when its control is up already. */
+  #short(choice: Choice, heldFor: number): void {
+    if (!this.#mayGo(choice, this.world.desk.now - heldFor, null)) return;
+    if (choice.sends?.style === 'latch') this.#latch(choice);
+    else if (choice.sends) this.world.actions.tap(choice.sends, choice);
+  }
+
+  /** Turned while it waits for that: no press any more. */
+  turned(press: Press): void {
+    this.world.clock.drop(press.due);
+    Object.assign(press, { phase: 'decided', due: null, chosen: press.ways.press, decidedAs: this.#next() });
+  }
+
+  /** It is down still, and says nothing more. */
+  silence(press: Press): void {
+    this.turned(press);
+    press.silent = true;
+  }
+
+  move(dx: number, dy: number): void {
+    for (const press of [...this.all]) {
+      if (press.phase !== 'waiting' || press.ways.nudges.size === 0) continue;
+      press.dx += dx;
+      press.dy += dy;
+      const far = this.world.settingsOf(press.device)?.nudgeDistance ?? Number.POSITIVE_INFINITY;
+      if (Math.sqrt(press.dx ** 2 + press.dy ** 2) < far) continue;
+      const sideways = Math.abs(press.dx) > Math.abs(press.dy);
+      const [right, down] = [press.dx > 0, press.dy > 0];
+      const way = sideways ? (right ? 'nudge-right' : 'nudge-left') : down ? 'nudge-down' : 'nudge-up';
+      const choice = press.ways.nudges.get(way);
+      if (choice) this.#decide(press, choice);
+    }
+    this.#moveInRing(dx, dy);
+  }
+
+  #moveInRing(dx: number, dy: number): void {
+    const { ring } = this.world.actions;
+    if (!ring) return;
+    ring.dx += dx;
+    ring.dy += dy;
+    const far = Math.sqrt(ring.dx ** 2 + ring.dy ** 2);
+    // Degrees clockwise from the top; the first item's sector lies half on either side of it.
+    const degrees = ((Math.atan2(ring.dx, -ring.dy) * 180) / Math.PI + 720) % 360;
+    const sector = 360 / ring.items.length;
+    ring.lit = far < 16 ? null : Math.floor((degrees + sector / 2) / sector) % ring.items.length;
+    if (far >= 90) this.#chooseInRing(ring.lit);
+  }
+
+  #chooseInRing(item: number | null): void {
+    const { actions } = this.world;
+    const { ring } = actions;
+    actions.ring = null;
+    const action = item === null ? null : ring?.items[item];
+    if (!action || !ring) return;
+    const usual = {
+      style: 'follow',
+      repeat: { delayMs: 400, everyMs: 50 },
+      guard: null,
+      focus: false,
+    } as const;
+    actions.tap({ ...usual, action, programs: [null] }, ring.owner);
+  }
+}

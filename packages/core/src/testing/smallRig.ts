@@ -1,0 +1,143 @@
+import {
+  benchDial,
+  type Control,
+  type Device,
+  penTablet,
+  pocketMouse,
+  shuttle,
+  type Trigger,
+  threePedals,
+  triggersOf,
+  twelvePad,
+  voice,
+  wallPanel,
+} from '../devices/index.ts';
+import { demoSetup, executableRule, type Macro, type RadialMenu, type Setup } from '../setup/index.ts';
+
+/** A device with only some of its controls, so that random events often meet on one. */
+function only(device: Device, controls: readonly string[]): Device {
+  return { ...device, controls: device.controls.filter(({ id }) => controls.includes(id)) };
+}
+
+/** One control of every kind: pressed, turned, sprung, slid and spoken to. */
+export function smallRig(): Device[] {
+  const dial = benchDial('dial');
+  const mouse = pocketMouse('mouse');
+  return [
+    {
+      ...dial,
+      controls: dial.controls.map((control) => ({
+        ...control,
+        rotor: { kind: 'continuous', stepDegrees: 18, speedUp: { max: 4, from: 100, to: 400 } },
+      })),
+    },
+    only({ ...mouse, settings: { ...mouse.settings, computers: ['Desk', 'Loft'] } }, [
+      'left',
+      'wheel',
+      'thumb-front',
+    ]),
+    only(twelvePad('pad'), ['key-1', 'key-2', 'key-3', 'upper-knob']),
+    only(penTablet('tablet'), ['tip', 'upper-switch']),
+    only(shuttle('shuttle'), ['ring', 'jog']),
+    only(threePedals('pedals'), ['left', 'right']),
+    only(wallPanel('panel'), ['cell-1', 'fader-1']),
+    voice('voice', ['take the frame', 'again']),
+  ];
+}
+
+const MACRO = { run: 'times', times: 1, again: 'ignore', goesOn: false } as const;
+
+/** Macros of every way to run; random set-ups change their steps. */
+export function smallMacros(): Macro[] {
+  return [
+    {
+      ...MACRO,
+      id: 'plain',
+      name: 'Plain',
+      steps: [
+        { kind: 'shortcut', shortcut: 'Ctrl+Z' },
+        { kind: 'wait', ms: 500 },
+        { kind: 'text', text: 'heron' },
+      ],
+    },
+    {
+      ...MACRO,
+      id: 'holding',
+      name: 'Holding',
+      run: 'held',
+      goesOn: true,
+      steps: [
+        { kind: 'key-down', code: 'ShiftLeft' },
+        { kind: 'wait', ms: 30 },
+        { kind: 'shortcut', shortcut: 'Alt+A' },
+        { kind: 'macro', macro: 'plain' },
+      ],
+    },
+    {
+      ...MACRO,
+      id: 'toggling',
+      name: 'Toggling',
+      run: 'toggle',
+      steps: [
+        { kind: 'button', button: 0, change: 'down' },
+        { kind: 'wait', ms: 80 },
+        { kind: 'wheel', ticks: 1, axis: 'vertical' },
+      ],
+    },
+  ];
+}
+
+export function smallMenus(): RadialMenu[] {
+  const item = (label: string, action: RadialMenu['items'][number]['action']) => ({
+    label,
+    icon: null,
+    action,
+  });
+  return [
+    {
+      id: 'ring',
+      name: 'Ring',
+      items: [
+        item('Undo', { kind: 'shortcut', shortcut: 'Ctrl+Z' }),
+        item('Text', { kind: 'text', text: 'wing' }),
+        item('More', { kind: 'radial', menu: 'ring' }),
+        item('Plain', { kind: 'macro', macro: 'plain' }),
+      ],
+    },
+  ];
+}
+
+/** The demo's programs with the small rig, three layers, macros, a menu, and nothing bound. */
+export function smallSetup(): Setup {
+  const demo = demoSetup();
+  const profiles = Object.fromEntries(
+    Object.entries(demo.profiles).map(([id, profile]) => [id, { ...profile, bindings: {} }]),
+  );
+  return {
+    ...demo,
+    devices: smallRig(),
+    layers: [...demo.layers, { id: 'second', name: 'Second' }, { id: 'third', name: 'Third' }],
+    profiles: {
+      ...profiles,
+      'larkframe-export': {
+        id: 'larkframe-export',
+        name: 'Larkframe, export',
+        program: 'larkframe',
+        rules: [{ ...executableRule('larkframe'), title: { match: 'glob', text: 'Export*' } }],
+        basedOn: 'larkframe',
+        bindings: {},
+      },
+    },
+    macros: smallMacros(),
+    radialMenus: smallMenus(),
+  };
+}
+
+/** Every device, control and trigger of a set-up. */
+export function placesOf(setup: Setup): { device: Device; control: Control; trigger: Trigger }[] {
+  return setup.devices.flatMap((device) =>
+    device.controls.flatMap((control) =>
+      triggersOf(control).map((trigger) => ({ device, control, trigger })),
+    ),
+  );
+}

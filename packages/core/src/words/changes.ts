@@ -1,0 +1,40 @@
+import type { StateChange } from '../engine/index.ts';
+import type { Setup } from '../setup/index.ts';
+import { layerName, macroName, radialMenuName } from './names.ts';
+
+/** What the engine changed of its own, in words; nothing for what is told otherwise. */
+export function changeWords(setup: Setup, change: StateChange): string[] {
+  switch (change.kind) {
+    case 'profile':
+    case 'let-go':
+    case 'guard':
+      return [];
+    case 'layer':
+      return [`Layer ${layerName(setup, change.layer)} is ${change.on ? 'on' : 'off'}.`];
+    case 'page':
+      return [change.page === null ? 'Back to the first page.' : `Page ${layerName(setup, change.page)}.`];
+    case 'speed':
+      return [`Pointer speed ${change.at + 1}.`];
+    case 'computer': {
+      const name = setup.devices.find(({ id }) => id === change.device)?.settings.computers[change.at];
+      return [`It talks to ${name ?? `computer ${change.at + 1}`}.`];
+    }
+    case 'macro':
+      return [`${macroName(setup, change.macro)} ${change.runs ? 'runs' : 'has ended'}.`];
+    case 'radial-open':
+      return [`${radialMenuName(setup, change.menu)} opens.`];
+    case 'radial-highlight': {
+      const item = itemName(setup, change.menu, change.item);
+      return [item ? `${item} is highlighted.` : 'Nothing is highlighted.'];
+    }
+    case 'radial-closed': {
+      const item = itemName(setup, change.menu, change.item);
+      return [item ? `${item} is chosen.` : 'The menu closes.'];
+    }
+  }
+}
+
+function itemName(setup: Setup, menu: string, item: number | null): string | null {
+  const items = setup.radialMenus.find(({ id }) => id === menu)?.items ?? [];
+  return item === null ? null : (items[item]?.label ?? null);
+}

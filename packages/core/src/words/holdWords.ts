@@ -1,0 +1,31 @@
+import type { Hold } from '../engine/index.ts';
+import { legendOf } from '../keys/index.ts';
+import type { Setup } from '../setup/index.ts';
+import { layerName, macroName, programName } from './names.ts';
+
+/** What is held, as people read it: keys joined by +, then the rest. */
+export function holdWords(setup: Setup, holds: readonly Hold[]): string {
+  const keys = holds.flatMap((hold) => (hold.kind === 'key' ? [hold] : []));
+  const chord = [...new Set(keys.map(({ code }) => legendOf(code)))].join('+');
+  const others = holds.flatMap((hold) => otherWords(setup, hold));
+  const target = holds.flatMap((hold) => ('program' in hold && hold.program ? [hold.program] : []))[0];
+  const what = [...(chord ? [chord] : []), ...others].join(', ');
+  return target === undefined ? what : `${what} for ${programName(setup, target)}`;
+}
+
+function otherWords(setup: Setup, hold: Hold): string[] {
+  switch (hold.kind) {
+    case 'key':
+      return [];
+    case 'button':
+      return [`mouse button ${hold.button + 1}`];
+    case 'layer':
+      return [`layer ${layerName(setup, hold.layer)}`];
+    case 'macro':
+      return [`macro ${macroName(setup, hold.macro)}`];
+    case 'speed':
+      return ['pointer speed'];
+    case 'message':
+      return ['control message'];
+  }
+}
