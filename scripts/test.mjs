@@ -4,11 +4,21 @@
 // to the runner (`npm test -- e2e board`).
 import { mkdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
-import { ensureChromium, ensureNpmPackages } from './lib/packages.mjs';
+import { ensureChromium, ensureDebianPackages, ensureNpmPackages } from './lib/packages.mjs';
 import { ensureLocal, ROOT } from './lib/places.mjs';
 import { main, Stop, say } from './lib/say.mjs';
 
 const PARTS = ['check', 'unit', 'e2e'];
+
+/** What the tests are checked against, and the file each brings. */
+const REFERENCES = {
+  'usb.ids': '/usr/share/misc/usb.ids',
+  'linux-libc-dev': '/usr/include/linux/input-event-codes.h',
+  'xkb-data': '/usr/share/X11/xkb/keycodes/evdev',
+  'libxkbcommon-tools': '/usr/bin/xkbcli',
+  'libx11-data': '/usr/share/X11/locale/en_US.UTF-8/Compose',
+};
+const SCREEN = { xvfb: '/usr/bin/Xvfb', xdotool: '/usr/bin/xdotool' };
 
 await main(async () => {
   const asked = PARTS.filter((part) => process.argv.includes(part));
@@ -43,6 +53,7 @@ async function withDatabase(parts, others, tally) {
   const env = { ...process.env, TEST_DATABASE_URL: database.url };
   try {
     if (parts.includes('unit')) {
+      ensureDebianPackages(REFERENCES);
       say('Unit and property tests…');
       const report = path.join(reports, 'unit.json');
       const args = ['--json', `--outputFile=${report}`, '--testLocationInResults', ...others];
@@ -52,6 +63,7 @@ async function withDatabase(parts, others, tally) {
     if (parts.includes('e2e')) {
       const { ensureBuilt } = await import('./lib/build.mjs');
       ensureChromium();
+      ensureDebianPackages(SCREEN);
       ensureBuilt();
       say('End-to-end tests in Chromium…');
       const report = path.join(reports, 'e2e.json');

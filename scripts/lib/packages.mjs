@@ -16,7 +16,15 @@ export function ensureNpmPackages() {
   stamp(file, hash);
 }
 
-/** Installs a Debian package unless `isThere` finds what it brings. */
+/** Installs Debian packages whose file, by package, is missing. */
+export function ensureDebianPackages(files) {
+  const missing = Object.keys(files).filter((name) => !existsSync(files[name]));
+  if (missing.length > 0) {
+    ensureDebianPackage(missing.join(' '), () => missing.every((name) => existsSync(files[name])));
+  }
+}
+
+/** Installs a Debian package, or several named in a row, unless `isThere` finds what it brings. */
 export function ensureDebianPackage(name, isThere) {
   if (isThere()) return;
   const command = `apt-get install -y --no-install-recommends ${name}`;
@@ -32,7 +40,7 @@ export function ensureDebianPackage(name, isThere) {
   say(`Installing Debian's ${name}…`);
   const [program, prefix] = asRoot ? ['apt-get', []] : ['sudo', ['apt-get']];
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
-  const install = [...prefix, 'install', '-y', '--no-install-recommends', name];
+  const install = [...prefix, 'install', '-y', '--no-install-recommends', ...name.split(' ')];
   const updated = quiet(program, [...prefix, 'update'], { env });
   if (!updated.ok)
     say('The list of Debian packages could not be brought up to date; trying with the one that is here.');

@@ -1,5 +1,5 @@
 import type { NativeOutput } from '../devices/index.ts';
-import { codesOf, parseShortcut } from '../keys/index.ts';
+import { codesOf, parseSteps } from '../keys/index.ts';
 import {
   type Action,
   type Behaviour,
@@ -51,20 +51,22 @@ export function effectOf(setup: Setup, profile: Profile, action: Action): Effect
     case 'command':
       return keysOf(commandOf(setup, profile, action.command)?.shortcut ?? '');
     case 'sequence':
-      return { kind: 'sequence', chords: chordsOf(action.shortcuts) };
+      return { kind: 'sequence', chords: action.shortcuts.flatMap(chordsOf) };
     default:
       return action;
   }
 }
 
-function chordsOf(shortcuts: readonly string[]): readonly (readonly string[])[] {
-  return shortcuts.flatMap((shortcut) => {
-    const keys = keysOf(shortcut);
-    return keys ? [keys.codes] : [];
-  });
+/** One shortcut is keys that can be held; one of several steps is a sequence. */
+function keysOf(shortcut: string): Effect | null {
+  const [first, ...others] = chordsOf(shortcut);
+  if (!first) return null;
+  return others.length === 0
+    ? { kind: 'keys', codes: first }
+    : { kind: 'sequence', chords: [first, ...others] };
 }
 
-function keysOf(shortcut: string): { readonly kind: 'keys'; readonly codes: readonly string[] } | null {
-  const parsed = parseShortcut(shortcut);
-  return parsed.ok ? { kind: 'keys', codes: codesOf(parsed.value) } : null;
+function chordsOf(shortcut: string): readonly (readonly string[])[] {
+  const parsed = parseSteps(shortcut);
+  return parsed.ok ? parsed.value.map(codesOf) : [];
 }

@@ -1,4 +1,4 @@
-import { MODIFIERS, modifierOf } from '../keys/index.ts';
+import { MODIFIER_KEYS, modifierOf } from '../keys/index.ts';
 import { type Run, send, withEntry, without } from './run.ts';
 import type { Hold, PlainHold } from './state.ts';
 
@@ -46,7 +46,7 @@ function countDown(run: Run, key: string): boolean {
   return count === 1;
 }
 
-const MODIFIER_CODES = MODIFIERS.flatMap(({ code }) => [code, code.replace('Left', 'Right')]);
+const MODIFIER_CODES = [...MODIFIER_KEYS.keys()];
 
 /** Taps keys in order, up in reverse. */
 export function tapKeys(run: Run, program: string | null, codes: readonly string[]): void {

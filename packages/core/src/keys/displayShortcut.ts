@@ -1,23 +1,40 @@
-import { KEY_BY_CODE } from './keyTable.ts';
-import { MODIFIERS, type Shortcut } from './shortcut.ts';
+import { KEY_BY_CODE, type Platform } from './keyTable.ts';
+import { MODIFIERS, type ModifierName, type Shortcut } from './shortcut.ts';
 
-export type Platform = 'windows' | 'mac' | 'linux';
-
-const MODIFIER_LEGENDS: Readonly<Record<Platform, Readonly<Record<string, string>>>> = {
-  windows: { ctrl: 'Ctrl', shift: 'Shift', alt: 'Alt', meta: 'Win' },
-  mac: { ctrl: 'Control', shift: 'Shift', alt: 'Option', meta: 'Command' },
-  linux: { ctrl: 'Ctrl', shift: 'Shift', alt: 'Alt', meta: 'Super' },
+const MODIFIER_LEGENDS: Readonly<Record<Platform, Readonly<Record<ModifierName, string>>>> = {
+  windows: { ctrl: 'Ctrl', shift: 'Shift', alt: 'Alt', altGr: 'AltGr', meta: 'Win' },
+  mac: { ctrl: '⌃', shift: '⇧', alt: '⌥', altGr: 'right ⌥', meta: '⌘' },
+  linux: { ctrl: 'Ctrl', shift: 'Shift', alt: 'Alt', altGr: 'AltGr', meta: 'Super' },
 };
 
-/** The parts a keycap shows, modifiers first, in the words of the person's platform. */
-export function displayShortcut(shortcut: Shortcut, platform: Platform): readonly string[] {
-  const parts = MODIFIERS.filter(({ name }) => shortcut[name]).map(
-    ({ name }) => MODIFIER_LEGENDS[platform][name] ?? name,
-  );
-  return shortcut.code === null ? parts : [...parts, legendOf(shortcut.code)];
+/** The order in which each platform writes modifiers. */
+const ORDERS: Readonly<Record<Platform, readonly ModifierName[]>> = {
+  windows: MODIFIERS.map(({ name }) => name),
+  mac: ['ctrl', 'alt', 'altGr', 'shift', 'meta'],
+  linux: MODIFIERS.map(({ name }) => name),
+};
+
+/** What the keys of the person's keyboard are labelled with, by code; see `legendsOf`. */
+export type Legends = ReadonlyMap<string, string>;
+
+/** The parts a keycap shows, modifiers first, in the words of the person's platform and keyboard. */
+export function displayShortcut(
+  shortcut: Shortcut,
+  platform: Platform,
+  legends: Legends | null = null,
+): readonly string[] {
+  const parts = ORDERS[platform]
+    .filter((name) => shortcut[name])
+    .map((name) => MODIFIER_LEGENDS[platform][name]);
+  return shortcut.code === null ? parts : [...parts, legendOf(shortcut.code, platform, legends)];
 }
 
-/** The short legend of one key, or its code where the table has no row for it. */
-export function legendOf(code: string): string {
-  return KEY_BY_CODE.get(code)?.legend ?? code;
+/** The parts put together as the platform writes them: `Ctrl+Shift+Z`, or `⌃⇧Z`. */
+export function joinParts(parts: readonly string[], platform: Platform): string {
+  return parts.join(platform === 'mac' ? '' : '+');
+}
+
+/** What one key is called: by the person's keyboard, else by their platform; its code where neither knows it. */
+export function legendOf(code: string, platform: Platform = 'linux', legends: Legends | null = null): string {
+  return legends?.get(code) ?? KEY_BY_CODE.get(code)?.names[platform] ?? code;
 }

@@ -1,17 +1,30 @@
-export { displayShortcut, legendOf, type Platform } from './displayShortcut.ts';
-export { KEY_BY_CODE, KEY_TABLE, type KeyKind, type KeyRow } from './keyTable.ts';
+export { displayShortcut, joinParts, type Legends, legendOf } from './displayShortcut.ts';
+export {
+  KEY_BY_CODE,
+  KEY_BY_USAGE,
+  KEY_BY_X_KEYCODE,
+  KEY_TABLE,
+  type KeyKind,
+  type KeyRow,
+  type Platform,
+} from './keyTable.ts';
 export { keyValue } from './keyValue.ts';
 export {
   canonicalShortcut,
+  canonicalSteps,
+  MOST_SHORTCUT_STEPS,
   parseShortcut,
+  parseSteps,
   SHORTCUT_MAX_LENGTH,
   type ShortcutProblem,
 } from './parseShortcut.ts';
 export { EMPTY_RECORDING, type KeyReport, type Recording, recordKey } from './recorder.ts';
 export {
+  BARE,
   codesOf,
   compareShortcuts,
   formatShortcut,
+  MODIFIER_KEYS,
   MODIFIERS,
   type ModifierName,
   modifierOf,

@@ -1,7 +1,13 @@
 import { KEY_BY_CODE } from './keyTable.ts';
 import { modifierOf } from './shortcut.ts';
 
-const MODIFIER_VALUES = { ctrl: 'Control', shift: 'Shift', alt: 'Alt', meta: 'Meta' } as const;
+const MODIFIER_VALUES = {
+  ctrl: 'Control',
+  shift: 'Shift',
+  alt: 'Alt',
+  altGr: 'AltGraph',
+  meta: 'Meta',
+} as const;
 
 /**
  * The W3C `KeyboardEvent.key` value that a key gives on the United States layout

@@ -1,11 +1,13 @@
 import { KEY_BY_CODE } from './keyTable.ts';
-import { type ModifierName, modifierOf, type Shortcut } from './shortcut.ts';
+import { BARE, type ModifierName, modifierOf, type Shortcut } from './shortcut.ts';
 
 /** One key event as a browser reports it. */
 export interface KeyReport {
   readonly down: boolean;
   /** W3C `KeyboardEvent.code`. */
   readonly code: string;
+  /** Whether its `KeyboardEvent.key` is `AltGraph`: the right Alt key reaches a third level on this keyboard. */
+  readonly altGraph?: boolean;
 }
 
 /**
@@ -26,12 +28,17 @@ export function recordKey(recording: Recording, report: KeyReport): Recording {
   if (!KEY_BY_CODE.has(report.code)) {
     return report.down ? { ...recording, unknown: report.code || 'unknown key' } : recording;
   }
-  return report.down ? keyDown(recording, report.code) : keyUp(recording, report.code);
+  // A right Alt key that reaches no third level is an Alt key.
+  const plainAlt = report.code === 'AltRight' && !report.altGraph && !recording.down.includes('AltRight');
+  const code = plainAlt ? 'AltLeft' : report.code;
+  return report.down ? keyDown(recording, code) : keyUp(recording, code);
 }
 
 function keyDown(recording: Recording, code: string): Recording {
   if (recording.down.includes(code)) return recording;
-  const down = [...recording.down, code];
+  // Some systems say Ctrl before AltGr, although nobody pressed it.
+  const phantom = code === 'AltRight' && recording.down.at(-1) === 'ControlLeft';
+  const down = [...(phantom ? recording.down.slice(0, -1) : recording.down), code];
   const before = recording.taken ? null : recording.seen;
   const now = shortcutOf(down);
   const fuller = before?.code && !now.code ? before : now;
@@ -45,7 +52,10 @@ function keyUp(recording: Recording, code: string): Recording {
 
 /** The modifiers that are down, and the last other key that went down. */
 function shortcutOf(down: readonly string[]): Shortcut {
-  const has = (name: ModifierName) => down.some((code) => modifierOf(code) === name);
-  const code = down.findLast((held) => modifierOf(held) === null) ?? null;
-  return { ctrl: has('ctrl'), shift: has('shift'), alt: has('alt'), meta: has('meta'), code };
+  const on: Record<ModifierName, boolean> = { ...BARE };
+  for (const held of down) {
+    const modifier = modifierOf(held);
+    if (modifier) on[modifier] = true;
+  }
+  return { ...on, code: down.findLast((held) => modifierOf(held) === null) ?? null };
 }

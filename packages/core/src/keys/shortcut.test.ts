@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { arbitraryShortcut } from '../testing/index.ts';
-import { displayShortcut } from './displayShortcut.ts';
+import { displayShortcut, joinParts } from './displayShortcut.ts';
 import { KEY_BY_CODE, KEY_TABLE } from './keyTable.ts';
 import { keyValue } from './keyValue.ts';
-import { canonicalShortcut, parseShortcut } from './parseShortcut.ts';
+import { canonicalShortcut, canonicalSteps, parseShortcut } from './parseShortcut.ts';
 import { codesOf, compareShortcuts, formatShortcut, type Shortcut, sameShortcut } from './shortcut.ts';
 
 const parsed = (text: string): Shortcut => {
@@ -43,7 +43,7 @@ test.each([
   ['__proto__', { code: 'shortcut-unknown-key', token: '__proto__' }],
   ['A+B', { code: 'shortcut-two-keys', first: 'A', token: 'B' }],
   ['Ctrl+Control+A', { code: 'shortcut-modifier-twice', token: 'Control' }],
-  ['A'.repeat(61), { code: 'shortcut-too-long', length: 61 }],
+  ['A'.repeat(121), { code: 'shortcut-too-long', length: 121 }],
 ])('refuses “%s” and says why', (text, problem) => {
   expect(parseShortcut(text)).toEqual({ ok: false, problem });
 });
@@ -92,8 +92,63 @@ test('comparing puts plain keys before chords and is an order', () => {
   );
 });
 
+// What people type and what command lists contain.
+test.each([
+  ['ctl + shift + =', 'Ctrl+Shift+='],
+  ['Cmd-Z', 'Meta+Z'],
+  ['Ctrl--', 'Ctrl+-'],
+  ['⌘⇧Z', 'Shift+Meta+Z'],
+  ['⌘ + ⇧ + Z', 'Shift+Meta+Z'],
+  ['⌘+', 'Shift+Meta+='],
+  ['⌃⌥⌫', 'Ctrl+Alt+Backspace'],
+  ['⌘', 'Meta'],
+  ['Ctrl++', 'Ctrl+Shift+='],
+  ['Control Plus', 'Ctrl+Shift+='],
+  ['Ctrl Shift Page Down', null],
+  ['Ctrl + Page Down', 'Ctrl+PageDown'],
+  ['Alt Gr + E', 'AltGr+E'],
+  ['Num 5', 'Numpad5'],
+  ['F24', 'F24'],
+])('%s is %s', (text, canonical) => {
+  const result = canonicalShortcut(text);
+  expect(result.ok ? result.value : null).toBe(canonical);
+});
+
+test.each([
+  ['Ctrl+K, Ctrl+S', 'Ctrl+K, Ctrl+S'],
+  ['ctrl-k,  ctrl-s', 'Ctrl+K, Ctrl+S'],
+  ['Ctrl+,', 'Ctrl+,'],
+  ['Ctrl+,, Ctrl+,', 'Ctrl+,, Ctrl+,'],
+  ['G, G', 'G, G'],
+])('steps %s are %s', (text, canonical) => {
+  expect(canonicalSteps(text)).toEqual({ ok: true, value: canonical });
+});
+
+test.each(['Alt+drag', 'Shift+Click', 'Ctrl+mouse wheel'])('%s is refused: that is the pointer', (text) => {
+  const { problem } = canonicalShortcut(text) as { problem: { code: string } };
+  expect(problem.code).toBe('shortcut-pointer');
+});
+
+test('steps written and read back are the same, however the platform writes them', () => {
+  const steps = fc.array(arbitraryShortcut, { minLength: 1, maxLength: 4 });
+  fc.assert(
+    fc.property(steps, (shortcuts) => {
+      const text = shortcuts.map(formatShortcut).join(', ');
+      expect(canonicalSteps(text)).toEqual({ ok: true, value: text });
+      for (const platform of ['windows', 'mac', 'linux'] as const) {
+        for (const shortcut of shortcuts.filter(
+          ({ code, altGr }) => code && !altGr && KEY_BY_CODE.get(code)?.kind === 'writing',
+        )) {
+          const shown = joinParts(displayShortcut(shortcut, platform), platform);
+          expect(canonicalShortcut(shown)).toEqual({ ok: true, value: formatShortcut(shortcut) });
+        }
+      }
+    }),
+  );
+});
+
 test('keycaps use the words of the platform', () => {
-  expect(displayShortcut(parsed('Meta+Alt+ArrowLeft'), 'mac')).toEqual(['Option', 'Command', '←']);
+  expect(displayShortcut(parsed('Meta+Alt+ArrowLeft'), 'mac')).toEqual(['⌥', '⌘', '←']);
   expect(displayShortcut(parsed('Meta+Alt+ArrowLeft'), 'windows')).toEqual(['Alt', 'Win', '←']);
 });
 

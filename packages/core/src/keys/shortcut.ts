@@ -5,14 +5,16 @@ export interface Shortcut {
   readonly ctrl: boolean;
   readonly shift: boolean;
   readonly alt: boolean;
+  /** The right Alt key, which reaches the third level of many keyboards. */
+  readonly altGr: boolean;
   readonly meta: boolean;
   /** W3C `KeyboardEvent.code` of the key, or null for modifiers alone. */
   readonly code: string | null;
 }
 
-export type ModifierName = 'ctrl' | 'shift' | 'alt' | 'meta';
+export type ModifierName = 'ctrl' | 'shift' | 'alt' | 'altGr' | 'meta';
 
-/** The modifiers in the order in which they go down, with their word in the notation and their left key. */
+/** The modifiers in the order in which they go down, with their word in the notation and the key sent for it. */
 export const MODIFIERS: readonly {
   readonly name: ModifierName;
   readonly word: string;
@@ -21,22 +23,31 @@ export const MODIFIERS: readonly {
   { name: 'ctrl', word: 'Ctrl', code: 'ControlLeft' },
   { name: 'shift', word: 'Shift', code: 'ShiftLeft' },
   { name: 'alt', word: 'Alt', code: 'AltLeft' },
+  { name: 'altGr', word: 'AltGr', code: 'AltRight' },
   { name: 'meta', word: 'Meta', code: 'MetaLeft' },
 ];
 
-const MODIFIER_OF_CODE = new Map<string, ModifierName>(
-  MODIFIERS.flatMap(({ name, code }) => [
-    [code, name],
-    [code.replace('Left', 'Right'), name],
-  ]),
-);
+/** No modifier at all. */
+export const BARE = { ctrl: false, shift: false, alt: false, altGr: false, meta: false } as const;
+
+/** Every modifier key, left before right, with the modifier it is. */
+export const MODIFIER_KEYS: ReadonlyMap<string, ModifierName> = new Map([
+  ['ControlLeft', 'ctrl'],
+  ['ControlRight', 'ctrl'],
+  ['ShiftLeft', 'shift'],
+  ['ShiftRight', 'shift'],
+  ['AltLeft', 'alt'],
+  ['AltRight', 'altGr'],
+  ['MetaLeft', 'meta'],
+  ['MetaRight', 'meta'],
+]);
 
 /** The modifier a key code stands for (left or right), or null. */
 export function modifierOf(code: string): ModifierName | null {
-  return MODIFIER_OF_CODE.get(code) ?? null;
+  return MODIFIER_KEYS.get(code) ?? null;
 }
 
-/** The key codes of a shortcut in the order in which they go down: Ctrl, Shift, Alt, Meta, key. */
+/** The key codes of a shortcut in the order in which they go down: Ctrl, Shift, Alt, AltGr, Meta, key. */
 export function codesOf(shortcut: Shortcut): readonly string[] {
   const codes = MODIFIERS.filter(({ name }) => shortcut[name]).map(({ code }) => code);
   return shortcut.code === null ? codes : [...codes, shortcut.code];
@@ -57,7 +68,7 @@ export function sameShortcut(a: Shortcut, b: Shortcut): boolean {
 /** Orders shortcuts: fewer modifiers first, then by the key's place in the key table. */
 export function compareShortcuts(a: Shortcut, b: Shortcut): number {
   const weight = (shortcut: Shortcut) =>
-    MODIFIERS.reduce((sum, { name }, i) => sum + (shortcut[name] ? 16 + 2 ** i : 0), 0);
+    MODIFIERS.reduce((sum, { name }, i) => sum + (shortcut[name] ? 32 + 2 ** i : 0), 0);
   const place = (shortcut: Shortcut) => KEY_TABLE.findIndex((row) => row.code === shortcut.code);
   return weight(a) - weight(b) || place(a) - place(b);
 }

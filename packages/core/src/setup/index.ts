@@ -65,4 +65,4 @@ export {
   type Setup,
   setupSchema,
 } from './setup.ts';
-export { shortcutSchema } from './shortcutSchema.ts';
+export { shortcutSchema, stepsSchema } from './shortcutSchema.ts';

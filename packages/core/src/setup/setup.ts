@@ -4,7 +4,7 @@ import { bindingSchema } from './binding.ts';
 import { macroSchema } from './macro.ts';
 import { radialMenuSchema } from './radialMenu.ts';
 import { ruleSchema } from './rule.ts';
-import { shortcutSchema } from './shortcutSchema.ts';
+import { stepsSchema } from './shortcutSchema.ts';
 
 /** Sizes beyond which a set-up is refused. */
 export const LIMITS = {
@@ -28,7 +28,7 @@ export type Family = z.infer<typeof familySchema>;
 export const commandSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
-  shortcut: shortcutSchema,
+  shortcut: stepsSchema,
   family: familySchema,
   /** The idea behind the command across programs, for instance `undo`. */
   intent: idSchema.nullable(),

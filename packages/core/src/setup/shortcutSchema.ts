@@ -1,12 +1,19 @@
 import { z } from 'zod';
-import { canonicalShortcut, SHORTCUT_MAX_LENGTH } from '../keys/index.ts';
+import { canonicalShortcut, canonicalSteps, SHORTCUT_MAX_LENGTH } from '../keys/index.ts';
+
+function notationSchema(canonical: typeof canonicalShortcut) {
+  return z
+    .string()
+    .max(SHORTCUT_MAX_LENGTH, { abort: true })
+    .check((context) => {
+      const parsed = canonical(context.value);
+      if (parsed.ok) context.value = parsed.value;
+      else context.issues.push({ code: 'custom', input: context.value, params: parsed.problem });
+    });
+}
 
 /** A shortcut in our notation; comes out canonical. The issue's `params` hold the `ShortcutProblem`. */
-export const shortcutSchema = z
-  .string()
-  .max(SHORTCUT_MAX_LENGTH, { abort: true })
-  .check((context) => {
-    const parsed = canonicalShortcut(context.value);
-    if (parsed.ok) context.value = parsed.value;
-    else context.issues.push({ code: 'custom', input: context.value, params: parsed.problem });
-  });
+export const shortcutSchema = notationSchema(canonicalShortcut);
+
+/** A command's shortcut, which may be pressed in several steps: `Ctrl+K, Ctrl+S`. */
+export const stepsSchema = notationSchema(canonicalSteps);

@@ -18,10 +18,11 @@ export const arbitraryShortcut: fc.Arbitrary<Shortcut> = fc
     ctrl: fc.boolean(),
     shift: fc.boolean(),
     alt: fc.boolean(),
+    altGr: fc.boolean(),
     meta: fc.boolean(),
     code: fc.option(fc.constantFrom(...KEY_TABLE.map(({ code }) => code))),
   })
-  .filter(({ ctrl, shift, alt, meta, code }) => code !== null || ctrl || shift || alt || meta);
+  .filter(({ code, ...modifiers }) => code !== null || Object.values(modifiers).some(Boolean));
 
 /** Few, so that they meet on the same keys. */
 export const FEW_SHORTCUTS = [

@@ -76,6 +76,10 @@ export function shortcutProblemWords(problem: ShortcutProblem): string {
       return 'Type or record a shortcut first.';
     case 'shortcut-too-long':
       return `That is ${problem.length} characters long; a shortcut is one key with modifiers.`;
+    case 'shortcut-too-many-steps':
+      return `A shortcut has at most four steps, this one has ${problem.steps}. Use a macro.`;
+    case 'shortcut-pointer':
+      return `“${problem.token}” is done with the pointer, not with a key. Use a click or a macro.`;
     case 'shortcut-gap':
       return 'A key is missing beside a “+”. Write it as in Ctrl+Shift+Z.';
     case 'shortcut-unknown-key':

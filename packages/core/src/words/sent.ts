@@ -1,5 +1,5 @@
 import type { Stroke } from '../engine/index.ts';
-import { formatShortcut, legendOf, modifierOf } from '../keys/index.ts';
+import { BARE, formatShortcut, legendOf, type ModifierName, modifierOf } from '../keys/index.ts';
 import { tidy } from './numbers.ts';
 
 /** What was sent, as people read it: a chord of keys, wheel ticks or a pointer button, and how often in a row. */
@@ -68,13 +68,11 @@ function counted(texts: readonly string[]): readonly Sent[] {
 
 function chordText(codes: readonly string[]): string {
   const keys = codes.filter((code) => modifierOf(code) === null);
-  if (keys.length > 1) return codes.map(legendOf).join('+');
-  const has = (name: string) => codes.some((code) => modifierOf(code) === name);
-  return formatShortcut({
-    ctrl: has('ctrl'),
-    shift: has('shift'),
-    alt: has('alt'),
-    meta: has('meta'),
-    code: keys[0] ?? null,
-  });
+  if (keys.length > 1) return codes.map((code) => legendOf(code)).join('+');
+  const on: Record<ModifierName, boolean> = { ...BARE };
+  for (const code of codes) {
+    const modifier = modifierOf(code);
+    if (modifier) on[modifier] = true;
+  }
+  return formatShortcut({ ...on, code: keys[0] ?? null });
 }

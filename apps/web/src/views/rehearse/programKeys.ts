@@ -1,4 +1,4 @@
-import { formatShortcut, KEY_BY_CODE, modifierOf } from '@nimble-lever/core/keys';
+import { BARE, formatShortcut, KEY_BY_CODE, modifierOf } from '@nimble-lever/core/keys';
 import type { KeyboardEvent } from 'react';
 import { programRan } from '../../app/engine/engineSlice.ts';
 import type { AppThunk } from '../../app/store.ts';
@@ -20,5 +20,5 @@ export const keyArrived =
 
 function shortcutOf({ code, ctrlKey, shiftKey, altKey, metaKey }: KeyboardEvent): string | null {
   if (!KEY_BY_CODE.has(code) || modifierOf(code) !== null) return null;
-  return formatShortcut({ ctrl: ctrlKey, shift: shiftKey, alt: altKey, meta: metaKey, code });
+  return formatShortcut({ ...BARE, ctrl: ctrlKey, shift: shiftKey, alt: altKey, meta: metaKey, code });
 }

@@ -1,0 +1,14 @@
+export { guessLayouts } from './guessLayout.ts';
+export {
+  deadMark,
+  type Layout,
+  type LayoutData,
+  layoutDataSchema,
+  type Press,
+  pressFor,
+  readLayout,
+  type Way,
+} from './layout.ts';
+export { LAYOUTS, USUAL_LAYOUT } from './layoutList.ts';
+export { hasKey, type Reached, reachShortcut } from './reach.ts';
+export { typeText, type Untypeable } from './typing.ts';

@@ -1,0 +1,22 @@
+import { ok, type Result, refuse } from '../../result.ts';
+import type { Layout, Press } from './layout.ts';
+
+/** A character that a keyboard cannot type, and where it stands (from 0, in characters). */
+export interface Untypeable {
+  readonly character: string;
+  readonly at: number;
+}
+
+const CONTROLS: Readonly<Record<string, string>> = { '\n': 'Enter', '\t': 'Tab' };
+
+/** The presses that type a text on a layout, easiest first; the first character it lacks is told. */
+export function typeText(layout: Layout, text: string): Result<readonly Press[], Untypeable> {
+  const presses: Press[] = [];
+  for (const [at, character] of Array.from(text.normalize('NFC')).entries()) {
+    const code = CONTROLS[character];
+    const way = code ? [{ code, shift: false, altGr: false }] : layout.ways.get(character)?.[0];
+    if (!way) return refuse({ character, at });
+    presses.push(...way);
+  }
+  return ok(presses);
+}
