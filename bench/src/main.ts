@@ -2,6 +2,7 @@ import { cpus } from 'node:os';
 import { demoSetup } from '@nimble-lever/core/setup';
 import { timeCompile, timeFront, timeRecompile } from './compiling.ts';
 import { memoryGrowth, timeEvents } from './events.ts';
+import { timeDecode, timeParse } from './hid.ts';
 import { largeSetup } from './largeSetup.ts';
 import { tapOrHold } from './tapOrHold.ts';
 
@@ -14,6 +15,8 @@ const machine = `${cpus()[0]?.model ?? 'unknown'}, Node.js ${process.version}`;
 
 // First, so that neither finds code made general by what runs later.
 const machines = tapOrHold(200_000);
+const parsing = timeParse(500);
+const decoding = timeDecode(EVENTS);
 const events = timeEvents(large, EVENTS);
 const small = timeEvents(demoSetup(), EVENTS);
 const front = timeFront(large, 5000);
@@ -22,7 +25,18 @@ const recompiling = timeRecompile(large, 1000);
 const growth = memoryGrowth(large, quick ? MANY / 100 : MANY);
 
 if (process.argv.includes('--json')) {
-  const report = { machine, events, small, front, compiling, recompiling, growth, machines };
+  const report = {
+    machine,
+    events,
+    small,
+    front,
+    compiling,
+    recompiling,
+    growth,
+    machines,
+    parsing,
+    decoding,
+  };
   console.log(JSON.stringify(report, null, 2));
 } else {
   const row = (what: string, { median, p99 }: typeof events, aim: string) => ({
@@ -39,11 +53,14 @@ if (process.argv.includes('--json')) {
     row('a change of front, whole', front.event, 'under 200'),
     row('compiling anew', compiling, ''),
     row('compiling after one edit', recompiling, 'under 2000'),
+    row(`reading a descriptor of ${parsing.bytes} bytes`, parsing, 'under 1000'),
+    row('decoding an input report', decoding, ''),
   ]);
   console.log(`Large ÷ demo at the median: ${(events.median / small.median).toFixed(2)}`);
   console.log(
     `Heap after ${(quick ? MANY / 100 : MANY).toLocaleString('en')} events, against a tenth of them: ${(growth / 1024).toFixed(0)} kB more`,
   );
+  console.log(`8,000 reports a second take ${decoding.share.toFixed(2)} % of one core (aim: under 2 %).`);
   const { ours, theirs, ratio } = machines;
   const rate = (value: number) => Math.round(value).toLocaleString('en');
   console.log(

@@ -60,7 +60,17 @@ test('check tells a sound set-up', () => {
   );
 });
 
+test('device prints the controls of a descriptor and what its reports say', () => {
+  expect(lever('device', at('examples/bench-dial.hex'), '--report', '02 00', '--report', '00 01')).toBe(
+    'dial, 57 bytes, 2 controls\ndial\tdial\tDial\nbutton-1\tbutton\tButton 1\n' +
+      'report 02 00\n{"kind":"turn","device":"device","control":"dial","unit":"detents","amount":2}\n' +
+      'report 00 01\n{"kind":"down","device":"device","control":"button-1"}\n',
+  );
+});
+
 test.each([
+  [['device', setup], 'is not a hexadecimal number'],
+  [['device', at('examples/bench-dial.hex'), '--report', 'xyz'], '“xyz” is not'],
   [['explain', setup, '--front', 'Brindle', '--control', 'bench-dial/wheel'], 'There are: dial.'],
   [
     ['explain', setup, '--front', 'Brindle', '--control', 'bench-dial/dial', '--trigger', 'slide'],

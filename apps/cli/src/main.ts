@@ -1,5 +1,6 @@
 import { parseArgs } from 'node:util';
 import { check } from './check.ts';
+import { device } from './device.ts';
 import { explain } from './explain.ts';
 import { Refused } from './files.ts';
 import { rehearse } from './rehearse.ts';
@@ -9,6 +10,7 @@ const USAGE = `Usage:
   lever explain SETUP.json --front PROGRAM --control DEVICE/CONTROL [--trigger T] [--layer L]
                                                          what a control does in a program, and why
   lever check SETUP.json                                 whether a set-up document is sound
+  lever device DESCRIPTOR [--report HEX]…                the controls a device describes, and what its reports say
 `;
 
 const OPTIONS = {
@@ -17,6 +19,7 @@ const OPTIONS = {
   control: { type: 'string' },
   trigger: { type: 'string' },
   layer: { type: 'string' },
+  report: { type: 'string', multiple: true },
 } as const;
 
 /** What was asked, done; a text for standard output. */
@@ -26,6 +29,7 @@ function run(args: string[]): string {
   if (command === 'rehearse' && files.length === 2) {
     return rehearse(files[0] ?? '', files[1] ?? '', values.explain ?? false);
   }
+  if (command === 'device' && files.length === 1) return device(files[0] ?? '', values.report ?? []);
   if (command === 'check' && files.length === 1) return check(files[0] ?? '');
   if (command === 'explain' && files.length === 1 && values.front && values.control) {
     const { front, control, trigger = null, layer = null } = values;

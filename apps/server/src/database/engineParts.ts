@@ -2,12 +2,14 @@ import type { MigrationInterface, QueryRunner } from 'typeorm';
 
 const TABLES = ['macros', 'radial_menus'] as const;
 
-/** Settings of devices, macros, radial menus, and the bindings that name them. */
+/** Settings and descriptors of devices, macros, radial menus, and the bindings that name them. */
 export class EngineParts1764200000000 implements MigrationInterface {
   readonly name = 'EngineParts1764200000000';
 
   async up(runner: QueryRunner): Promise<void> {
-    await runner.query(`ALTER TABLE devices ADD COLUMN settings jsonb NOT NULL DEFAULT '{}'`);
+    await runner.query(
+      `ALTER TABLE devices ADD COLUMN settings jsonb NOT NULL DEFAULT '{}', ADD COLUMN descriptor text`,
+    );
     for (const table of TABLES) {
       await runner.query(`CREATE TABLE ${table} (
         set_up text NOT NULL REFERENCES set_ups ON DELETE CASCADE,
@@ -27,6 +29,6 @@ export class EngineParts1764200000000 implements MigrationInterface {
   async down(runner: QueryRunner): Promise<void> {
     await runner.query('ALTER TABLE bindings DROP COLUMN macro, DROP COLUMN radial_menu');
     for (const table of TABLES) await runner.query(`DROP TABLE ${table}`);
-    await runner.query('ALTER TABLE devices DROP COLUMN settings');
+    await runner.query('ALTER TABLE devices DROP COLUMN settings, DROP COLUMN descriptor');
   }
 }

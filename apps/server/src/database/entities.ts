@@ -8,7 +8,10 @@ export interface SetUpRow {
   revision: number;
 }
 export interface DeviceRow
-  extends Pick<Device, 'id' | 'name' | 'kind' | 'width' | 'height' | 'body' | 'controls' | 'settings'> {
+  extends Pick<
+    Device,
+    'id' | 'name' | 'kind' | 'width' | 'height' | 'body' | 'controls' | 'settings' | 'descriptor'
+  > {
   setUp: string;
   position: number;
 }
@@ -98,6 +101,7 @@ export const DeviceEntity = new EntitySchema<DeviceRow>({
     body: jsonb,
     controls: jsonb,
     settings: jsonb,
+    descriptor: nullableText,
   },
 });
 export const ProgramEntity = new EntitySchema<ProgramRow>({

@@ -22,5 +22,6 @@ export function benchDial(id: string, name = 'Bench dial'): Device {
       }),
     ],
     settings: USUAL_SETTINGS,
+    descriptor: null,
   };
 }

@@ -48,5 +48,12 @@ export const deviceSchema = z.strictObject({
   body: z.array(shapeSchema).max(50),
   controls: z.array(controlSchema).max(400),
   settings: deviceSettingsSchema.default(USUAL_SETTINGS),
+  /** Its USB HID report descriptor as hexadecimal text, for a device that described itself. */
+  descriptor: z
+    .string()
+    .max(200_000)
+    .regex(/^[0-9A-F ]+$/)
+    .nullable()
+    .default(null),
 });
 export type Device = z.infer<typeof deviceSchema>;

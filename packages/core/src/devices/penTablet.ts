@@ -71,5 +71,6 @@ export function penTablet(id: string, name = 'Pen tablet'): Device {
       penSwitch('lower-switch', 'Lower switch', 92, 2),
     ],
     settings: { ...USUAL_SETTINGS, pointerSpeeds: [1, 0.5] },
+    descriptor: null,
   };
 }

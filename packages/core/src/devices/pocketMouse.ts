@@ -48,5 +48,6 @@ export function pocketMouse(id: string, name = 'Pocket mouse'): Device {
       button('thumb-rear', 'Thumb, rear', 3, { kind: 'rect', x: 3, y: 55, width: 12, height: 17, radius: 4 }),
     ],
     settings: { ...USUAL_SETTINGS, pointerSpeeds: [1, 0.5, 2] },
+    descriptor: null,
   };
 }

@@ -42,5 +42,6 @@ export function shuttle(id: string, name = 'Shuttle'): Device {
       ...Array.from({ length: 9 }, (_, index) => keyAt(index)),
     ],
     settings: USUAL_SETTINGS,
+    descriptor: null,
   };
 }

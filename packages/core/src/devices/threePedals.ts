@@ -26,5 +26,6 @@ export function threePedals(id: string, name = 'Three pedals'): Device {
       }),
     ),
     settings: USUAL_SETTINGS,
+    descriptor: null,
   };
 }

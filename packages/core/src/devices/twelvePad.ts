@@ -47,5 +47,6 @@ export function twelvePad(id: string, name = 'Twelve pad'): Device {
       knobAt('lower-knob', 'Lower knob', 60),
     ],
     settings: USUAL_SETTINGS,
+    descriptor: null,
   };
 }

@@ -21,5 +21,6 @@ export function voice(id: string, phrases: readonly string[], name = 'Voice'): D
       }),
     ),
     settings: USUAL_SETTINGS,
+    descriptor: null,
   };
 }

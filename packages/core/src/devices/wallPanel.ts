@@ -43,5 +43,6 @@ export function wallPanel(id: string, name = 'Wall panel'): Device {
       ...Array.from({ length: 2 }, (_, index) => faderAt(index)),
     ],
     settings: USUAL_SETTINGS,
+    descriptor: null,
   };
 }

@@ -4,6 +4,7 @@ export {
   describeAction,
   FAMILY_NAMES,
 } from './actions.ts';
+export { bytesProblemWords, descriptorProblemWords } from './descriptorProblems.ts';
 export { editWords } from './edits.ts';
 export { type Account, accountOf } from './explanations.ts';
 export { formatProblemWords, issueWords } from './formatProblems.ts';

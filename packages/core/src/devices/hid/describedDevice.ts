@@ -1,0 +1,141 @@
+import { type Control, controlOf, USUAL_RATES } from '../control.ts';
+import { type Device, USUAL_SETTINGS } from '../device.ts';
+import type { Descriptor } from './descriptor.ts';
+import { layOut } from './layOut.ts';
+import { type ControlPart, type Source, sourcesOf } from './sources.ts';
+import { PAGES } from './usages.ts';
+
+/** A device derived from its report descriptor, and which control each part became. */
+export interface DescribedDevice {
+  readonly device: Device;
+  readonly sources: readonly Source[];
+  /** The id of the control that a part became. */
+  readonly ids: ReadonlyMap<ControlPart, string>;
+}
+
+/** The most controls a device may have. */
+const MOST_CONTROLS = 400;
+
+/** Derives a device from its descriptor: controls named after their usages, laid out as a drawing. */
+export function describedDevice(descriptor: Descriptor, id: string, name: string): DescribedDevice {
+  const sources = sourcesOf(descriptor);
+  const parts = sources.flatMap(partsOf).slice(0, MOST_CONTROLS);
+  const names = distinct(parts.map((part) => part.name));
+  const ids = new Map<ControlPart, string>();
+  const shaped = layOut(parts.map(({ kind }) => kind));
+  const taken = new Set<string>();
+  const controls = parts.map((part, i): Control => {
+    const called = names[i] ?? part.name;
+    const own = freeId(called, taken);
+    ids.set(part, own);
+    return controlFor(part, own, called, shaped.shapes[i]);
+  });
+  const { width, height } = shaped;
+  const body = [{ kind: 'rect', x: 1, y: 1, width: width - 2, height: height - 2, radius: 8 }] as const;
+  const kind = kindOf(descriptor, controls);
+  const device: Device = {
+    id,
+    name,
+    kind,
+    width,
+    height,
+    body: [...body],
+    controls,
+    settings: USUAL_SETTINGS,
+    descriptor: null,
+  };
+  return { device, sources, ids };
+}
+
+function partsOf(source: Source): readonly ControlPart[] {
+  if ('part' in source) return [source.part];
+  return 'parts' in source ? source.parts.flatMap((part) => part ?? []) : [];
+}
+
+/** Names of which no two are the same: later ones are numbered. */
+function distinct(names: readonly string[]): readonly string[] {
+  const counts = new Map<string, number>();
+  for (const name of names) counts.set(name, (counts.get(name) ?? 0) + 1);
+  const next = new Map<string, number>();
+  return names.map((name) => {
+    if (counts.get(name) === 1) return name;
+    const number = (next.get(name) ?? 0) + 1;
+    next.set(name, number);
+    return `${name} ${number}`;
+  });
+}
+
+function freeId(name: string, taken: Set<string>): string {
+  const words = name
+    .normalize('NFD')
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, 50);
+  const base = words === '' || words === 'constructor' ? 'control' : words;
+  let id = base;
+  for (let i = 2; taken.has(id); i++) id = `${base}-${i}`;
+  taken.add(id);
+  return id;
+}
+
+function controlFor(
+  part: ControlPart,
+  id: string,
+  name: string,
+  shaped: ReturnType<typeof layOut>['shapes'][number] | undefined,
+): Control {
+  const { shape = { kind: 'circle', cx: 0, cy: 0, r: 1 }, cap = null } = shaped ?? {};
+  const turns = part.detents !== null;
+  return controlOf({
+    id,
+    name: name.slice(0, 60),
+    kind: part.kind,
+    shape,
+    cap,
+    canPress: !turns && part.positions === null && part.kind !== 'slider',
+    rotor: turns ? { kind: 'detented', detentDegrees: detentDegrees(part.detents), speedUp: null } : null,
+    spring: part.positions === null ? null : { rates: ratesFor(part.positions) },
+    slider: part.kind === 'slider' ? { thresholds: [0.25, 0.5, 0.75] } : null,
+    native: nativeOf(part),
+  });
+}
+
+function detentDegrees(detents: number | null): number {
+  return Math.min(360, Math.max(0.5, 360 / (detents ?? 1)));
+}
+
+/** The usual rates; a ring with more positions goes on at the last. */
+function ratesFor(positions: number): number[] {
+  return Array.from({ length: positions }, (_, i) => USUAL_RATES[i] ?? USUAL_RATES.at(-1) ?? 60);
+}
+
+/** What a computer makes of the usage without us: pointer buttons, wheels, a pen's tip and switches. */
+function nativeOf({ kind, usage }: ControlPart): Control['native'] {
+  if (kind === 'button' && usage.page === PAGES.button && usage.id <= 5) {
+    // Buttons 2 and 3 of the usage tables are right and middle; the browser counts the middle one first.
+    const button = [0, 2, 1, 3, 4][usage.id - 1] ?? 0;
+    return { press: { kind: 'button', button } };
+  }
+  if (kind === 'pen-tip') return { press: { kind: 'button', button: 0 } };
+  if (kind === 'pen-switch') return { press: { kind: 'button', button: 2 } };
+  if (kind !== 'wheel' && !(usage.page === PAGES.consumer && usage.id === AC_PAN)) return {};
+  const axis = kind === 'wheel' ? 'vertical' : 'horizontal';
+  return {
+    clockwise: { kind: 'wheel', ticks: 1, axis },
+    anticlockwise: { kind: 'wheel', ticks: -1, axis },
+  };
+}
+
+const AC_PAN = 0x238;
+
+/** What kind of device it is, by what it says it is, else by its controls. */
+function kindOf({ collections }: Descriptor, controls: readonly Control[]): Device['kind'] {
+  if (controls.some(({ spring }) => spring !== null)) return 'shuttle';
+  const usages = collections.map(({ usage }) => `${usage?.page}/${usage?.id}`);
+  if (usages.some((usage) => usage === '1/1' || usage === '1/2')) return 'mouse';
+  if (usages.some((usage) => /^13\/[12]$/.test(usage))) return 'pen-tablet';
+  if (usages.some((usage) => /^13\/[45]$/.test(usage))) return 'touch-panel';
+  const [only] = controls;
+  return controls.length <= 2 && only?.rotor ? 'dial' : 'key-pad';
+}

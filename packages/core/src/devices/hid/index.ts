@@ -1,0 +1,17 @@
+export {
+  type Decoded,
+  type Decoder,
+  decodeReport,
+  decoderFor,
+  type HeardEvent,
+  type HeardState,
+  NOTHING_HEARD,
+} from './decode.ts';
+export { type DescribedDevice, describedDevice } from './describedDevice.ts';
+export type { Collection, Descriptor, Field } from './descriptor.ts';
+export type { DescriptorProblem } from './items.ts';
+export { parseDescriptor } from './parseDescriptor.ts';
+export { type BytesProblem, bytesText, readBytes } from './readBytes.ts';
+export { SAMPLES, type Sample } from './samples.ts';
+export { pageName, type Usage, usageName } from './usages.ts';
+export { fromWebHid, type WebHidCollection } from './webHid.ts';

@@ -1,0 +1,43 @@
+import { ok, type Result, refuse } from '../../result.ts';
+
+/** Why a text holds no bytes: the part that is none, as it was written, and where it begins. */
+export interface BytesProblem {
+  readonly code: 'bytes-none' | 'bytes-not-hex' | 'bytes-half' | 'bytes-too-large';
+  readonly token: string;
+  readonly at: number;
+}
+
+/**
+ * Reads bytes from a text in any common spelling: `05 01 09`, `05010902`, `0x05, 0x01`, `05:01:09`, a C array with
+ * comments, a dump with offsets at the beginning of its lines and characters at their end.
+ */
+export function readBytes(text: string): Result<Uint8Array, BytesProblem> {
+  const bare = bareText(text);
+  const bytes: number[] = [];
+  for (const { 0: token, index } of bare.matchAll(/[^\s,;:{}[\]()]+/g)) {
+    const digits = /^(?:0x|\\x|x)?([0-9a-f]+)h?$/i.exec(token)?.[1];
+    if (!digits) return refuse({ code: 'bytes-not-hex', token, at: index });
+    const prefixed = /^(0x|\\x)/i.test(token);
+    if (prefixed && digits.length > 2) return refuse({ code: 'bytes-too-large', token, at: index });
+    if (digits.length > 1 && digits.length % 2 === 1) return refuse({ code: 'bytes-half', token, at: index });
+    for (let i = 0; i < digits.length; i += 2) bytes.push(Number.parseInt(digits.slice(i, i + 2), 16));
+  }
+  return bytes.length > 0 ? ok(Uint8Array.from(bytes)) : refuse({ code: 'bytes-none', token: '', at: 0 });
+}
+
+/** The text with all that is no byte blanked out, so that places stay what they are. */
+function bareText(text: string): string {
+  const blank = (found: string) => found.replace(/[^\n]/g, ' ');
+  const body = /\{([^{}]*)\}\s*;?\s*$/.exec(stripped(text));
+  const inner = body ? blank(text.slice(0, body.index)) + stripped(text).slice(body.index) : stripped(text);
+  return inner.replace(/^[ \t]*[0-9a-f]{4,8}:?[ \t]{2,}|\|[^\n]*\|?[ \t]*$/gim, blank);
+}
+
+function stripped(text: string): string {
+  return text.replace(/\/\*[\s\S]*?\*\/|\/\/[^\n]*|#[^\n]*/g, (comment) => comment.replace(/[^\n]/g, ' '));
+}
+
+/** Bytes as text: two digits each, in capitals, parted by spaces. */
+export function bytesText(bytes: Uint8Array): string {
+  return Array.from(bytes, (byte) => byte.toString(16).padStart(2, '0').toUpperCase()).join(' ');
+}

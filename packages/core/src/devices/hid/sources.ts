@@ -1,0 +1,164 @@
+import type { Control } from '../control.ts';
+import type { Descriptor, Field } from './descriptor.ts';
+import { PAGES, type Usage, usageName, VENDOR_PAGES } from './usages.ts';
+
+/** What a control of a described device is made of. */
+export interface ControlPart {
+  readonly kind: Control['kind'];
+  readonly name: string;
+  readonly usage: Usage;
+  /** Steps a whole turn has; for what turns. */
+  readonly detents: number | null;
+  /** Positions each way; for a ring that springs back. */
+  readonly positions: number | null;
+}
+
+/** How a value of a report becomes an event. */
+export type Source = { readonly field: Field; readonly at: number } & (
+  | { readonly kind: 'press' | 'turn' | 'slide' | 'spring'; readonly part: ControlPart }
+  /** A turn that is reported as a place on the circle. */
+  | { readonly kind: 'circle'; readonly part: ControlPart }
+  /** Up, right, down, left. */
+  | { readonly kind: 'hat'; readonly parts: readonly ControlPart[] }
+  /** By logical value from the field's first; null for usages that are no control. */
+  | { readonly kind: 'array'; readonly parts: readonly (ControlPart | null)[] }
+  | { readonly kind: 'move'; readonly axis: 'x' | 'y'; readonly relative: boolean }
+  | { readonly kind: 'in-range' }
+);
+
+/** The most controls one array may bring: a whole keyboard's worth. */
+const MOST_IN_ARRAY = 256;
+/** A wheel or knob that says nothing of its resolution has this many steps to a turn. */
+const USUAL_DETENTS = 24;
+/** An absolute range that lies evenly round nought and is this narrow belongs to a ring that springs back. */
+const MOST_POSITIONS = 20;
+
+const DESKTOP = { x: 0x30, y: 0x31, slider: 0x36, dial: 0x37, wheel: 0x38, hat: 0x39 } as const;
+const DIGITIZER = {
+  pen: 0x02,
+  stylus: 0x20,
+  inRange: 0x32,
+  invert: 0x3c,
+  tip: 0x42,
+  barrel: 0x44,
+  eraser: 0x45,
+  barrel2: 0x5a,
+} as const;
+const PRESSURE: readonly number[] = [
+  0x30, 0x31, 0x33, 0x34, 0x35, 0x36, 0x37, 0x38, 0x3b, 0x3d, 0x3e, 0x47, 0x48, 0x49, 0x51, 0x54, 0x55,
+];
+const ROLLED_OVER = 0x01;
+
+/** What each value of a descriptor's input reports is for, in the order of the fields. */
+export function sourcesOf({ fields }: Descriptor): readonly Source[] {
+  return fields.flatMap((field, at): Source[] => {
+    if (field.report !== 'input' || field.flags.constant || field.bitSize > 32) return [];
+    const source = field.flags.variable ? variableSource(field) : arraySource(field);
+    return source ? [{ ...source, field, at } as Source] : [];
+  });
+}
+
+type Bare = Source extends infer Any ? (Any extends Source ? Omit<Any, 'field' | 'at'> : never) : never;
+
+function part(kind: Control['kind'], usage: Usage, more: Partial<ControlPart> = {}): ControlPart {
+  return { kind, usage, name: usageName(usage), detents: null, positions: null, ...more };
+}
+
+function variableSource(field: Field): Bare | null {
+  const { usage } = field;
+  if (!usage) return null;
+  if (usage.page === PAGES.desktop) return desktopSource(field, usage);
+  if (usage.page === PAGES.digitizer) return digitizerSource(field, usage);
+  if (usage.page === PAGES.led || usage.page === PAGES.haptics) return null;
+  return plainSource(field, usage);
+}
+
+/** One bit is a key; a relative number turns; an absolute one slides. */
+function plainSource(field: Field, usage: Usage): Bare | null {
+  const isSwitch = field.logicalMax - field.logicalMin === 1 && !field.flags.relative;
+  if (isSwitch) return { kind: 'press', part: part(usage.page === PAGES.button ? 'button' : 'key', usage) };
+  if (field.logicalMax <= field.logicalMin) return null;
+  if (field.flags.relative) return { kind: 'turn', part: turning('knob', field, usage) };
+  if (usage.page >= VENDOR_PAGES && field.bitSize > 16) return null;
+  return { kind: 'slide', part: part('slider', usage) };
+}
+
+function turning(kind: Control['kind'], field: Field, usage: Usage, name = usageName(usage)): ControlPart {
+  return part(kind, usage, { name, detents: detentsOf(field) ?? USUAL_DETENTS });
+}
+
+/** Steps to a whole turn, where the field's unit is an angle. */
+function detentsOf({ unit, logicalMin, logicalMax, physicalMin, physicalMax }: Field): number | null {
+  const whole = unit.words === '°' ? 360 : unit.words === 'rad' ? 2 * Math.PI : null;
+  const physical = (physicalMax - physicalMin) * unit.factor;
+  if (whole === null || physical <= 0) return null;
+  return Math.max(1, Math.round((whole * (logicalMax - logicalMin)) / physical));
+}
+
+function desktopSource(field: Field, usage: Usage): Bare | null {
+  const { relative, wrap } = field.flags;
+  if (usage.id === DESKTOP.hat) return { kind: 'hat', parts: hatParts(usage) };
+  if (usage.id === DESKTOP.x || usage.id === DESKTOP.y) {
+    const stick = field.path.some(({ page, id }) => page === PAGES.desktop && (id === 4 || id === 5));
+    if (stick && !relative) return plainSource(field, usage);
+    return { kind: 'move', axis: usage.id === DESKTOP.x ? 'x' : 'y', relative };
+  }
+  if (usage.id === DESKTOP.wheel && relative) return { kind: 'turn', part: turning('wheel', field, usage) };
+  if (usage.id !== DESKTOP.dial && usage.id !== DESKTOP.wheel) return plainSource(field, usage);
+  if (relative) return { kind: 'turn', part: turning('dial', field, usage) };
+  if (wrap) {
+    const detents = field.logicalMax - field.logicalMin + 1;
+    return { kind: 'circle', part: part('ring', usage, { name: 'Ring', detents }) };
+  }
+  const even = field.logicalMin === -field.logicalMax && field.logicalMax <= MOST_POSITIONS;
+  if (even)
+    return {
+      kind: 'spring',
+      part: part('shuttle', usage, { name: 'Shuttle ring', positions: field.logicalMax }),
+    };
+  return plainSource(field, usage);
+}
+
+function hatParts(usage: Usage): readonly ControlPart[] {
+  return ['up', 'right', 'down', 'left'].map((way) => part('key', usage, { name: `Hat ${way}` }));
+}
+
+function digitizerSource(field: Field, usage: Usage): Bare | null {
+  const pen = field.path.some(
+    ({ page, id }) => page === PAGES.digitizer && (id === DIGITIZER.pen || id === DIGITIZER.stylus),
+  );
+  if (usage.id === DIGITIZER.inRange) return { kind: 'in-range' };
+  if (usage.id === DIGITIZER.tip) {
+    const tip = pen ? part('pen-tip', usage, { name: 'Pen tip' }) : part('cell', usage, { name: 'Contact' });
+    return { kind: 'press', part: tip };
+  }
+  if (usage.id === DIGITIZER.barrel)
+    return { kind: 'press', part: part('pen-switch', usage, { name: 'Barrel switch' }) };
+  if (usage.id === DIGITIZER.barrel2) {
+    return { kind: 'press', part: part('pen-switch', usage, { name: 'Second barrel switch' }) };
+  }
+  if (usage.id === DIGITIZER.eraser)
+    return { kind: 'press', part: part('pen-tip', usage, { name: 'Eraser' }) };
+  if (usage.id === DIGITIZER.invert || PRESSURE.includes(usage.id)) return null;
+  return plainSource(field, usage);
+}
+
+/** The usages an array reports; wide ranges that nobody would draw are left out. */
+function arraySource({ usages }: Field): Bare | null {
+  const parts: (ControlPart | null)[] = [];
+  for (const { page, from, to } of usages) {
+    if (to - from + 1 + parts.length > MOST_IN_ARRAY) return null;
+    for (let id = from; id <= to; id++) {
+      const none = page === PAGES.keyboard ? id < 0x04 : id === 0;
+      parts.push(none ? null : part(page === PAGES.button ? 'button' : 'key', { page, id }));
+    }
+  }
+  return parts.some(Boolean) ? { kind: 'array', parts } : null;
+}
+
+/** Whether an array's values say that more keys are down than it can tell (keyboard page, usage 01). */
+export function isRolledOver({ usages, logicalMin }: Field, values: readonly number[]): boolean {
+  const [first] = usages;
+  if (first?.page !== PAGES.keyboard) return false;
+  return values.some((value) => first.from + value - logicalMin === ROLLED_OVER);
+}
