@@ -1,6 +1,6 @@
 import type { DescribedDevice } from './describedDevice.ts';
 import type { Descriptor, Field } from './descriptor.ts';
-import { signedOf } from './items.ts';
+import { powerOfTwo, signedOf } from './items.ts';
 import { type ControlPart, isRolledOver, type Source } from './sources.ts';
 
 /** What a report says happened, as the engine takes it; the time is added by whoever heard the report. */
@@ -45,7 +45,9 @@ const TABLET_PIXELS = 1500;
 /** Makes a decoder for a described device. */
 export function decoderFor(descriptor: Descriptor, { device, sources, ids }: DescribedDevice): Decoder {
   const reports = new Map<number, Ready[]>();
-  for (const [place, source] of sources.entries()) {
+  // Whether a pen is in range must be known before its place is read.
+  const inOrder = [...sources.entries()].toSorted(([, a], [, b]) => rangeFirst(a) - rangeFirst(b));
+  for (const [place, source] of inOrder) {
     const list = reports.get(source.field.reportId) ?? [];
     list.push({
       source,
@@ -55,6 +57,10 @@ export function decoderFor(descriptor: Descriptor, { device, sources, ids }: Des
     reports.set(source.field.reportId, list);
   }
   return { device: device.id, numbered: descriptor.numbered, reports };
+}
+
+function rangeFirst({ kind }: Source): number {
+  return kind === 'in-range' ? 0 : 1;
 }
 
 function partsIn(source: Source): readonly (ControlPart | null)[] {
@@ -82,13 +88,15 @@ export function decodeReport(decoder: Decoder, state: HeardState, bytes: Uint8Ar
 
 /** The number at so many bits from the beginning, least significant bit first (HID 1.11, 5.8). */
 export function bitsAt(bytes: Uint8Array, offset: number, size: number): number {
+  if (size === 1) return ((bytes[offset >> 3] ?? 0) >> (offset & 7)) & 1;
+  if (size === 8 && (offset & 7) === 0) return bytes[offset >> 3] ?? 0;
   let value = 0;
   for (let bit = 0; bit < size; ) {
     const at = offset + bit;
     const inByte = at & 7;
     const take = Math.min(8 - inByte, size - bit);
-    const piece = ((bytes[at >> 3] ?? 0) >> inByte) & (2 ** take - 1);
-    value += piece * 2 ** bit;
+    const piece = ((bytes[at >> 3] ?? 0) >> inByte) & (powerOfTwo(take) - 1);
+    value += piece * powerOfTwo(bit);
     bit += take;
   }
   return value;
@@ -118,12 +126,11 @@ class Reading {
 
   all(ready: readonly Ready[]): Decoded {
     const bits = this.bytes.length * 8;
-    for (const { source } of ready) {
-      if (source.kind === 'in-range') this.#inRange = fieldValue(source.field, this.bytes) !== 0;
-    }
     for (const each of ready) {
-      const { field } = each.source;
-      if (field.bitOffset + field.bitSize * field.count <= bits) this.#one(each);
+      const { field, kind } = each.source;
+      if (field.bitOffset + field.bitSize * field.count > bits) continue;
+      if (kind === 'in-range') this.#inRange = fieldValue(field, this.bytes) !== 0;
+      else this.#one(each);
     }
     if (this.#dx !== 0 || this.#dy !== 0) this.#events.push({ kind: 'move', dx: this.#dx, dy: this.#dy });
     return { events: this.#events, state: { values: this.#values, down: this.#down ?? this.before.down } };

@@ -61,11 +61,20 @@ export function readItems(bytes: Uint8Array): Result<readonly Item[], Descriptor
 
 function littleEndian(bytes: Uint8Array, at: number, size: number): number {
   let value = 0;
+  if (size === 1) return bytes[at] ?? 0;
   for (let i = size - 1; i >= 0; i--) value = value * 256 + (bytes[at + i] ?? 0);
   return value;
 }
 
 /** A number of so many bits taken as two's complement. */
 export function signedOf(value: number, bits: number): number {
-  return bits > 0 && value >= 2 ** (bits - 1) ? value - 2 ** bits : value;
+  const whole = powerOfTwo(bits);
+  return bits > 0 && value >= whole / 2 ? value - whole : value;
+}
+
+const POWERS: readonly number[] = Array.from({ length: 65 }, (_, i) => 2 ** i);
+
+/** Two to the power of 0 to 64, looked up: reports are read thousands of times a second. */
+export function powerOfTwo(exponent: number): number {
+  return POWERS[exponent] ?? 2 ** exponent;
 }

@@ -78,6 +78,8 @@ class Reader {
   #usages: Written[] = [];
   #minimum: number | null = null;
   #delimited = 0;
+  /** The usages of the open collections, outermost first. */
+  #path: readonly Usage[] = [];
   #globals: Globals = {
     usagePage: 0,
     logicalMin: null,
@@ -119,29 +121,56 @@ class Reader {
     const [first] = this.#usages;
     const usage = first ? this.#complete(first, first.from) : null;
     this.#open.push({ kind, usage, collections: [], fields: [] });
+    this.#path = this.#open.flatMap((open) => open.usage ?? []);
   }
 
   #closeCollection({ at }: Item): void {
     const closed = this.#open.length > 1 ? this.#open.pop() : undefined;
     if (!closed) throw new Refused({ code: 'collection-not-open', at });
     this.#open.at(-1)?.collections.push(closed);
+    this.#path = this.#open.flatMap((open) => open.usage ?? []);
   }
 
-  #global({ tag, unsigned, signed, at, ...rest }: Item): void {
+  #global(item: Item): void {
     const globals = this.#globals;
-    const item = { tag, unsigned, signed, at, ...rest };
-    if (tag === 0x0) globals.usagePage = unsigned;
-    if (tag === 0x1) globals.logicalMin = item;
-    if (tag === 0x2) globals.logicalMax = item;
-    if (tag === 0x3) globals.physicalMin = signed;
-    if (tag === 0x4) globals.physicalMax = item;
-    if (tag === 0x5) globals.unitExponent = signed;
-    if (tag === 0x6) globals.unit = unsigned;
-    if (tag === 0x7) globals.reportSize = unsigned;
-    if (tag === 0x8) this.#reportId(unsigned, at);
-    if (tag === 0x9) globals.reportCount = unsigned;
-    if (tag === 0xa) this.#push(at);
-    if (tag === 0xb) this.#pop(at);
+    const { unsigned, signed, at } = item;
+    switch (item.tag) {
+      case 0x0:
+        globals.usagePage = unsigned;
+        return;
+      case 0x1:
+        globals.logicalMin = item;
+        return;
+      case 0x2:
+        globals.logicalMax = item;
+        return;
+      case 0x3:
+        globals.physicalMin = signed;
+        return;
+      case 0x4:
+        globals.physicalMax = item;
+        return;
+      case 0x5:
+        globals.unitExponent = signed;
+        return;
+      case 0x6:
+        globals.unit = unsigned;
+        return;
+      case 0x7:
+        globals.reportSize = unsigned;
+        return;
+      case 0x8:
+        this.#reportId(unsigned, at);
+        return;
+      case 0x9:
+        globals.reportCount = unsigned;
+        return;
+      case 0xa:
+        this.#push(at);
+        return;
+      case 0xb:
+        this.#pop(at);
+    }
   }
 
   #reportId(id: number, at: number): void {
@@ -164,10 +193,10 @@ class Reader {
   #local({ tag, unsigned, size, at }: Item): void {
     const page = size === 4 ? Math.floor(unsigned / 65_536) : null;
     const id = size === 4 ? unsigned % 65_536 : unsigned;
-    if (tag === 0x0) this.#addUsage({ page, from: id, to: id });
+    if (tag === 0x0) this.#addUsage(page, id, id);
     if (tag === 0x1) this.#minimum = id;
     if (tag === 0x2 && this.#minimum !== null) {
-      this.#addUsage({ page, from: Math.min(this.#minimum, id), to: id });
+      this.#addUsage(page, Math.min(this.#minimum, id), id);
       this.#minimum = null;
     }
     if (tag !== 0xa) return;
@@ -176,8 +205,8 @@ class Reader {
   }
 
   /** Inside a delimited set the first usage counts, the others are further choices. */
-  #addUsage(usage: Omit<Written, 'further'>): void {
-    this.#usages.push({ ...usage, further: this.#delimited > 1 });
+  #addUsage(page: number | null, from: number, to: number): void {
+    this.#usages.push({ page, from, to, further: this.#delimited > 1 });
     if (this.#delimited > 0) this.#delimited += 1;
   }
 
@@ -195,40 +224,37 @@ class Reader {
     if (end > MOST_REPORT_BITS) throw new Refused({ code: 'report-too-long', at: item.at });
     this.#bits.set(key, end);
     if (reportCount === 0) return;
-    const common = { report, reportId, bitSize: reportSize, flags, ...this.#ranges() };
-    const path = this.#open.flatMap(({ usage }) => usage ?? []);
     const chosen = this.#usages.filter(({ further }) => !further);
-    const alternatives = this.#usages
-      .filter(({ further }) => further)
-      .map((each) => this.#complete(each, each.from));
-    const padding = flags.constant && chosen.length === 0;
-    if (padding || !flags.variable) {
-      const usages = chosen.map(
-        (each): UsageRange => ({ ...this.#complete(each, each.from), from: each.from, to: each.to }),
-      );
-      const ranges = usages.map(({ page, from, to }) => ({ page, from, to }));
-      this.#add(item, {
-        ...common,
-        bitOffset,
-        count: reportCount,
-        usage: null,
-        usages: ranges,
-        alternatives,
-        path,
+    const further = this.#usages.filter((each) => each.further);
+    const alternatives = further.map((each) => this.#complete(each, each.from));
+    const ranges = this.#ranges();
+    const fieldAt = (offset: number, count: number, usage: Usage | null, usages: Field['usages']): Field => ({
+      report,
+      reportId,
+      bitOffset: offset,
+      bitSize: reportSize,
+      count,
+      usage,
+      usages,
+      alternatives,
+      logicalMin: ranges.logicalMin,
+      logicalMax: ranges.logicalMax,
+      physicalMin: ranges.physicalMin,
+      physicalMax: ranges.physicalMax,
+      unit: ranges.unit,
+      flags,
+      path: this.#path,
+    });
+    if (!flags.variable || (flags.constant && chosen.length === 0)) {
+      const usages = chosen.map((each): UsageRange => {
+        const { page } = this.#complete(each, each.from);
+        return { page, from: each.from, to: each.to };
       });
+      this.#add(item, fieldAt(bitOffset, reportCount, null, usages));
       return;
     }
     for (let i = 0; i < reportCount; i++) {
-      const usage = this.#usageAt(chosen, i);
-      this.#add(item, {
-        ...common,
-        bitOffset: bitOffset + i * reportSize,
-        count: 1,
-        usage,
-        usages: [],
-        alternatives,
-        path,
-      });
+      this.#add(item, fieldAt(bitOffset + i * reportSize, 1, this.#usageAt(chosen, i), []));
     }
   }
 

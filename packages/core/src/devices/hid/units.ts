@@ -15,8 +15,11 @@ export interface Unit {
   readonly factor: number;
 }
 
+const NO_UNIT: Unit = { words: '', factor: 1 };
+
 /** A unit from its 32 bits and its exponent of ten (four bits, or a whole signed number). */
 export function unitOf(code: number, exponent: number): Unit {
+  if (code === 0 && exponent === 0) return NO_UNIT;
   const symbols = SYSTEMS[code & 0xf] ?? [];
   const words = symbols.flatMap((symbol, i) => {
     const power = signedOf((code >>> (4 * (i + 1))) & 0xf, 4);
