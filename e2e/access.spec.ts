@@ -22,6 +22,25 @@ for (const theme of ['light', 'dark'] as const) {
       await expectAccessible(page);
     });
 
+    test('axe finds nothing serious in Settings, the keys on screen, and adding a device', async ({
+      app,
+      quietPage: page,
+    }) => {
+      await open(page, app.address, 'settings');
+      await expectAccessible(page);
+      await open(page, app.address, 'board');
+      await cell(page, 'Turn clockwise', 'Larkframe').click();
+      await page.getByRole('button', { name: 'Put it together from keys on screen' }).click();
+      await expect(page.getByRole('dialog', { name: 'Keys on screen' })).toBeVisible();
+      await expectAccessible(page);
+      await open(page, app.address, 'add-device');
+      await expectAccessible(page);
+      await page.getByRole('button', { name: 'Pen tablet', exact: true }).click();
+      await page.getByRole('button', { name: 'Play the recording' }).click();
+      await expect(page.getByText('Pen tip down')).toBeVisible();
+      await expectAccessible(page);
+    });
+
     test('axe finds nothing serious on Rehearse', async ({ app, quietPage: page }) => {
       await open(page, app.address, 'rehearse');
       await expectAccessible(page);

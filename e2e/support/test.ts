@@ -36,7 +36,11 @@ export function control(page: Page, device: string, name: string): Locator {
 }
 
 /** Opens a view and waits until the set-up is shown. */
-export async function open(page: Page, address: string, view: 'board' | 'rehearse'): Promise<void> {
+export async function open(
+  page: Page,
+  address: string,
+  view: 'board' | 'rehearse' | 'settings' | 'add-device',
+): Promise<void> {
   await page.goto(`${address}/${view}`);
   await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
 }

@@ -4,6 +4,7 @@ import { ThemeProvider } from '@mui/material/styles';
 import { lazy } from 'react';
 import { Provider } from 'react-redux';
 import { createBrowserRouter, Link, Navigate, RouterProvider } from 'react-router';
+import { KeyboardProvider } from './keyboard/KeyboardProvider.tsx';
 import { Message } from './shell/Message.tsx';
 import { Shell } from './shell/Shell.tsx';
 import { WORDS } from './shell/words.ts';
@@ -13,6 +14,13 @@ import { theme } from './theme/theme.ts';
 const BoardPage = lazy(async () => ({ default: (await import('../views/board/BoardPage.tsx')).BoardPage }));
 const RehearsePage = lazy(async () => ({
   default: (await import('../views/rehearse/RehearsePage.tsx')).RehearsePage,
+}));
+
+const SettingsPage = lazy(async () => ({
+  default: (await import('../views/settings/SettingsPage.tsx')).SettingsPage,
+}));
+const AddDevicePage = lazy(async () => ({
+  default: (await import('../views/addDevice/AddDevicePage.tsx')).AddDevicePage,
 }));
 
 const router = createBrowserRouter([
@@ -27,6 +35,8 @@ const router = createBrowserRouter([
       { index: true, element: <Navigate to="/board" replace /> },
       { path: 'board', element: <BoardPage /> },
       { path: 'rehearse', element: <RehearsePage /> },
+      { path: 'settings', element: <SettingsPage /> },
+      { path: 'add-device', element: <AddDevicePage /> },
       {
         path: '*',
         element: (
@@ -47,7 +57,9 @@ export function App({ store }: { readonly store: AppStore }) {
     <Provider store={store}>
       <ThemeProvider theme={theme} defaultMode="system" disableTransitionOnChange>
         <CssBaseline />
-        <RouterProvider router={router} />
+        <KeyboardProvider>
+          <RouterProvider router={router} />
+        </KeyboardProvider>
       </ThemeProvider>
     </Provider>
   );

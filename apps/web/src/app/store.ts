@@ -4,6 +4,7 @@ import { boardReducer } from '../views/board/boardSlice.ts';
 import { rehearseReducer } from '../views/rehearse/rehearseSlice.ts';
 import { deskReducer } from './desk/deskSlice.ts';
 import { engineReducer } from './engine/engineSlice.ts';
+import { keyboardReducer } from './keyboard/keyboardSlice.ts';
 import { setupReducer } from './setup/setupSlice.ts';
 
 /** Makes the store: the set-up, the engine, and a slice a view. */
@@ -13,6 +14,7 @@ export function createStore() {
       setup: setupReducer,
       engine: engineReducer,
       desk: deskReducer,
+      keyboard: keyboardReducer,
       board: boardReducer,
       rehearse: rehearseReducer,
     },

@@ -1,6 +1,7 @@
 import { styled } from '@mui/material/styles';
 import type { Control, Device, Shape } from '@nimble-lever/core/devices';
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef } from 'react';
+import { isPlaced, placeAt, placeByKey } from './positionGestures.ts';
 import { angleBetween, centreOf, wheelTurn } from './rotorGestures.ts';
 
 /** What the hand does to a drawn control. Turns are signed: clockwise, or away from the person, is positive. */
@@ -8,6 +9,8 @@ export interface DeviceHandlers {
   onDown(control: Control): void;
   onUp(control: Control): void;
   onTurn(control: Control, unit: 'degrees' | 'detents', amount: number): void;
+  /** A spring ring or a slider is at a place; a ring let go is at 0. */
+  onPosition(control: Control, value: number): void;
 }
 
 interface Props extends DeviceHandlers {
@@ -17,6 +20,8 @@ interface Props extends DeviceHandlers {
   readonly selected: string | null;
   /** How far each rotor has been turned, in degrees; for its mark. */
   readonly angles: Readonly<Record<string, number>>;
+  /** Where each spring ring and slider is. */
+  readonly values: Readonly<Record<string, number>>;
   /** What a control is called to someone who does not see it. */
   readonly hint: (control: Control) => string;
 }
@@ -43,7 +48,7 @@ const Svg = styled('svg')(({ theme: { vars } }) => ({
 }));
 
 /** A device drawn from its own geometry, in millimetres. Each control can be pressed and turned. */
-export function DeviceDrawing({ device, lit, selected, angles, hint, ...handlers }: Props) {
+export function DeviceDrawing({ device, lit, selected, angles, values, hint, ...handlers }: Props) {
   return (
     <Svg viewBox={`0 0 ${device.width} ${device.height}`} role="group" aria-label={device.name}>
       {device.body.map((shape, i) => (
@@ -58,6 +63,7 @@ export function DeviceDrawing({ device, lit, selected, angles, hint, ...handlers
           lit={lit.has(control.id)}
           selected={selected === control.id}
           angle={angles[control.id] ?? 0}
+          value={values[control.id] ?? 0}
           {...handlers}
         />
       ))}
@@ -71,9 +77,11 @@ interface MarkProps extends DeviceHandlers {
   readonly lit: boolean;
   readonly selected: boolean;
   readonly angle: number;
+  readonly value: number;
 }
 
-function ControlMark({ control, label, lit, selected, angle, onDown, onUp, onTurn }: MarkProps) {
+function ControlMark(props: MarkProps) {
+  const { control, label, lit, selected, angle, value, onDown, onUp, onTurn, onPosition } = props;
   const element = useRef<SVGGElement>(null);
   const keyHeld = useRef(false);
   const drag = useRef<{ x: number; y: number; pressing: boolean } | null>(null);
@@ -105,11 +113,16 @@ function ControlMark({ control, label, lit, selected, angle, onDown, onUp, onTur
     const pressing = control.canPress && (control.rotor === null || control.cap === null || onCap);
     drag.current = { x: event.clientX, y: event.clientY, pressing };
     if (pressing) onDown(control);
+    if (control.slider) onPosition(control, placeAt(control, faceOf(event), drag.current, drag.current));
   };
   const onPointerMove = (event: PointerEvent<SVGGElement>) => {
     const from = drag.current;
-    if (!from || from.pressing || !control.rotor) return;
     const to = { x: event.clientX, y: event.clientY };
+    if (from && isPlaced(control)) {
+      const next = placeAt(control, faceOf(event), from, to);
+      if (next !== value) onPosition(control, next);
+    }
+    if (!from || from.pressing || !control.rotor) return;
     const degrees = angleBetween(centreOf(event.currentTarget), from, to);
     if (degrees === 0) return;
     drag.current = { ...to, pressing: false };
@@ -119,9 +132,17 @@ function ControlMark({ control, label, lit, selected, angle, onDown, onUp, onTur
     const from = drag.current;
     drag.current = null;
     if (from?.pressing) onUp(control);
+    if (from && control.spring) onPosition(control, 0);
   };
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.ctrlKey || event.altKey || event.metaKey) return;
+    const place = isPlaced(control) ? placeByKey(control, value, event.key) : null;
+    if (place !== null) {
+      event.preventDefault();
+      event.stopPropagation();
+      onPosition(control, place);
+      return;
+    }
     const direction = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
     if (direction !== undefined && control.rotor) {
       event.preventDefault();
@@ -142,6 +163,7 @@ function ControlMark({ control, label, lit, selected, angle, onDown, onUp, onTur
   };
   const onKeyUp = (event: KeyboardEvent) => {
     if (event.key === ' ' || event.key === 'Enter') onKeyEnd();
+    if (control.spring && event.key.startsWith('Arrow') && value !== 0) onPosition(control, 0);
   };
 
   return (
@@ -168,17 +190,34 @@ function ControlMark({ control, label, lit, selected, angle, onDown, onUp, onTur
           <ShapeMark shape={control.cap} className="cap" />
         </g>
       )}
+      {control.slider && <SliderMark shape={control.shape} value={value} />}
       {control.cap?.kind === 'circle' && (
         <circle
           className="mark"
           cx={control.cap.cx}
           cy={control.cap.cy - control.cap.r * 0.72}
           r={Math.max(1.4, control.cap.r * 0.12)}
-          transform={`rotate(${angle} ${control.cap.cx} ${control.cap.cy})`}
+          transform={`rotate(${angle + value * 15} ${control.cap.cx} ${control.cap.cy})`}
         />
       )}
     </g>
   );
+}
+
+/** The drawn outline that a pointer is measured against. */
+function faceOf({ currentTarget }: PointerEvent<SVGGElement>): Element {
+  return currentTarget.querySelector('.face') ?? currentTarget;
+}
+
+/** Where a slider stands, across its outline. */
+function SliderMark({ shape, value }: { readonly shape: Shape; readonly value: number }) {
+  if (shape.kind !== 'rect') return null;
+  const upright = shape.height >= shape.width;
+  const [x, y] = upright
+    ? [shape.x, shape.y + (1 - value) * (shape.height - 4)]
+    : [shape.x + value * (shape.width - 4), shape.y];
+  const size = upright ? { width: shape.width, height: 4 } : { width: 4, height: shape.height };
+  return <rect className="mark" x={x} y={y} rx={1} {...size} />;
 }
 
 function ShapeMark({

@@ -1,5 +1,7 @@
 import { styled } from '@mui/material/styles';
-import { displayShortcut, type Platform, parseShortcut } from '@nimble-lever/core/keys';
+import { displaySteps } from '@nimble-lever/core/keys';
+import { useContext } from 'react';
+import { KeyboardContext } from './keyboard.ts';
 
 /** The cap itself, for what is no shortcut in our notation. */
 export const Cap = styled('kbd')(({ theme: { vars, typography } }) => ({
@@ -15,16 +17,11 @@ export const Cap = styled('kbd')(({ theme: { vars, typography } }) => ({
   backgroundColor: vars?.palette.tokens.background,
 }));
 
-/** The platform whose words keycaps use. */
-export const PLATFORM: Platform = platformOf(typeof navigator === 'undefined' ? '' : navigator.userAgent);
-
-function platformOf(agent: string): Platform {
-  if (/Mac|iPhone|iPad/.test(agent)) return 'mac';
-  return /Windows/.test(agent) ? 'windows' : 'linux';
-}
-
-/** A shortcut in our notation as one keycap, joined with +. Text that is no shortcut is shown as it is. */
+/**
+ * A shortcut in our notation as one keycap, as the person's platform and keyboard write it; steps are parted by
+ * commas. Text that is no shortcut is shown as it is.
+ */
 export function Keycap({ shortcut }: { readonly shortcut: string }) {
-  const parsed = parseShortcut(shortcut);
-  return <Cap>{parsed.ok ? displayShortcut(parsed.value, PLATFORM).join('+') : shortcut}</Cap>;
+  const { platform, legends } = useContext(KeyboardContext);
+  return <Cap>{displaySteps(shortcut, platform, legends)}</Cap>;
 }

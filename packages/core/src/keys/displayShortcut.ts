@@ -1,9 +1,10 @@
 import { KEY_BY_CODE, type Platform } from './keyTable.ts';
+import { parseSteps } from './parseShortcut.ts';
 import { MODIFIERS, type ModifierName, type Shortcut } from './shortcut.ts';
 
 const MODIFIER_LEGENDS: Readonly<Record<Platform, Readonly<Record<ModifierName, string>>>> = {
   windows: { ctrl: 'Ctrl', shift: 'Shift', alt: 'Alt', altGr: 'AltGr', meta: 'Win' },
-  mac: { ctrl: '⌃', shift: '⇧', alt: '⌥', altGr: 'right ⌥', meta: '⌘' },
+  mac: { ctrl: '⌃', shift: '⇧', alt: '⌥', altGr: '⌥ right', meta: '⌘' },
   linux: { ctrl: 'Ctrl', shift: 'Shift', alt: 'Alt', altGr: 'AltGr', meta: 'Super' },
 };
 
@@ -32,6 +33,13 @@ export function displayShortcut(
 /** The parts put together as the platform writes them: `Ctrl+Shift+Z`, or `⌃⇧Z`. */
 export function joinParts(parts: readonly string[], platform: Platform): string {
   return parts.join(platform === 'mac' ? '' : '+');
+}
+
+/** A shortcut in our notation, of one step or several, as the person's platform and keyboard show it. */
+export function displaySteps(notation: string, platform: Platform, legends: Legends | null = null): string {
+  const steps = parseSteps(notation);
+  if (!steps.ok) return notation;
+  return steps.value.map((step) => joinParts(displayShortcut(step, platform, legends), platform)).join(', ');
 }
 
 /** What one key is called: by the person's keyboard, else by their platform; its code where neither knows it. */

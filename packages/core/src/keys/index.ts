@@ -1,4 +1,5 @@
-export { displayShortcut, joinParts, type Legends, legendOf } from './displayShortcut.ts';
+export { displayShortcut, displaySteps, joinParts, type Legends, legendOf } from './displayShortcut.ts';
+export { type DrawnKey, FUNCTION_ROW, MAIN_ROWS, NUMBER_ROWS, SIDE_ROWS } from './keyboardRows.ts';
 export {
   KEY_BY_CODE,
   KEY_BY_USAGE,
@@ -19,6 +20,8 @@ export {
   type ShortcutProblem,
 } from './parseShortcut.ts';
 export { EMPTY_RECORDING, type KeyReport, type Recording, recordKey } from './recorder.ts';
+export { type Reserved, reservedBy } from './reserved.ts';
+export { searchKeys } from './searchKeys.ts';
 export {
   BARE,
   codesOf,

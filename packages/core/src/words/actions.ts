@@ -41,6 +41,8 @@ const WHEELS = {
 export function describeAction(setup: Setup, profile: Profile, action: Action): ActionInfo {
   if (action.kind === 'shortcut' || action.kind === 'command') return describeKeys(setup, profile, action);
   const other = { family: 'system', intent: null, shortcut: null, command: null } as const;
+  if (action.kind === 'sequence')
+    return { ...other, name: 'Send keys', shortcut: action.shortcuts.join(', ') };
   if (action.kind === 'wheel') {
     return { ...other, ...WHEELS[action.axis][action.ticks > 0 ? 0 : 1], family: 'move' };
   }
@@ -65,12 +67,10 @@ function describeKeys(
   };
 }
 
-type Named = Exclude<Action, { kind: 'shortcut' | 'command' | 'wheel' }>;
+type Named = Exclude<Action, { kind: 'shortcut' | 'command' | 'wheel' | 'sequence' }>;
 
 function actionName(setup: Setup, action: Named): string {
   switch (action.kind) {
-    case 'sequence':
-      return `Send ${action.shortcuts.join(', ')}`;
     case 'text':
       return `Type “${action.text.length > 24 ? `${action.text.slice(0, 23)}…` : action.text}”`;
     case 'button':

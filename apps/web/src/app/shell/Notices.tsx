@@ -1,6 +1,7 @@
 import Alert from '@mui/material/Alert';
 import { styled } from '@mui/material/styles';
 import { editWords, refusalWords } from '@nimble-lever/core/words';
+import { AskKeyboard } from '../keyboard/AskKeyboard.tsx';
 import { selectSetup } from '../setup/selectors.ts';
 import { noticeClosed } from '../setup/setupSlice.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
@@ -24,6 +25,7 @@ export function Notices() {
   const notices = useAppSelector((state) => state.setup.notices);
   return (
     <Stack>
+      <AskKeyboard />
       {notices.map(({ id, edit, refusal, detail }) => (
         <Alert key={id} severity="error" closeText={WORDS.close} onClose={() => dispatch(noticeClosed(id))}>
           {WORDS.notKept(editWords(setup, edit))} {refusal ? refusalWords(refusal) : detail}

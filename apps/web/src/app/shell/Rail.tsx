@@ -1,5 +1,5 @@
 import { styled } from '@mui/material/styles';
-import { Play, Table2 } from 'lucide-react';
+import { Play, Settings2, Table2 } from 'lucide-react';
 import { NavLink } from 'react-router';
 import { Logo } from './Logo.tsx';
 import { ThemeSwitch } from './ThemeSwitch.tsx';
@@ -61,6 +61,10 @@ export function Rail() {
       ))}
       <span className="fill" />
       <ThemeSwitch />
+      <Place to="/settings">
+        <Settings2 size={20} strokeWidth={1.75} aria-hidden />
+        {WORDS.settings}
+      </Place>
     </Nav>
   );
 }

@@ -57,12 +57,18 @@ export function Shell() {
   );
 }
 
+const TITLES: ReadonlyMap<string, string> = new Map([
+  ['/rehearse', WORDS.rehearse],
+  ['/settings', WORDS.settings],
+  ['/add-device', WORDS.addDevice],
+]);
+
 function TopBar() {
   const setup = useAppSelector(selectSetup);
-  const rehearsing = useLocation().pathname === '/rehearse';
+  const title = TITLES.get(useLocation().pathname);
   return (
     <Top>
-      <h1>{rehearsing ? WORDS.rehearse : setup.name}</h1>
+      <h1>{title ?? setup.name}</h1>
       <FrontChip />
       <span className="fill" />
       <Find />

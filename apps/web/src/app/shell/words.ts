@@ -3,6 +3,8 @@ export const WORDS = {
   views: 'Views',
   board: 'Board',
   rehearse: 'Rehearse',
+  settings: 'Settings',
+  addDevice: 'Add a device',
   inFront: 'In front:',
   nothing: 'nothing',
   pinned: 'Pinned:',
@@ -37,6 +39,20 @@ export const WORDS = {
   saving: 'Saving…',
   waiting: (count: number) =>
     `Not saved yet: ${count} ${count === 1 ? 'edit is' : 'edits are'} kept here and sent again`,
+  askKeyboard:
+    'This browser does not say which keyboard you have. Keycaps show your labels once you choose it.',
+  chooseKeyboard: 'Choose',
+  itIsUs: 'United States',
+  needsAltGr: (shortcut: string) =>
+    `${shortcut} needs AltGr on your keyboard; many programs do not take that with other modifiers.`,
+  byPosition: (layout: string) =>
+    `${layout} does not type that character by one key; the key at its place on a United States keyboard is taken.`,
+  noSuchKey: (key: string, layout: string) =>
+    `A ${layout} keyboard has no ${key} key to press; it is sent all the same.`,
+  kept: {
+    system: (shortcut: string, does: string) => `The system keeps ${shortcut} for itself: it ${does}.`,
+    browser: (shortcut: string, does: string) => `A browser keeps ${shortcut} for itself: it ${does}.`,
+  },
   theme: 'Theme',
   themes: { system: 'As the system', light: 'Paper (light)', dark: 'Graphite (dark)' },
   loading: 'Reading the set-up…',

@@ -1,17 +1,21 @@
 import { styled } from '@mui/material/styles';
 import type { Device } from '@nimble-lever/core/devices';
-import { useCallback, useRef, useState } from 'react';
+import { lazy, Suspense, useCallback, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { useFlash } from '../../app/useFlash.ts';
 import { rowKey, slotAt } from './boardModel.ts';
 import { cellSelected } from './boardSlice.ts';
-import { Dock } from './dock/Dock.tsx';
+import { DOCK_HEIGHT } from './dock/dockHeight.ts';
 import { KeysHelp } from './KeysHelp.tsx';
 import { Matrix } from './Matrix.tsx';
 import { RigStrip } from './RigStrip.tsx';
 import type { Use } from './use.ts';
 import { selectBoard, selectCell } from './useBoard.ts';
 import { useRealMouse } from './useRealMouse.ts';
+
+/** Read at once, beside the matrix: nothing is edited before something is selected. */
+const dock = import('./dock/Dock.tsx');
+const Dock = lazy(async () => ({ default: (await dock).Dock }));
 
 const Page = styled('div')({ height: '100%', display: 'flex', flexDirection: 'column', minHeight: 0 });
 
@@ -54,7 +58,9 @@ export function BoardPage() {
       <RigStrip devices={devices} selected={cell?.slot ?? null} flashing={flashing} onUse={use} />
       <Matrix model={model} flashing={flashing} front={front} onChoose={choose} onHelp={openHelp} />
       <KeysHelp open={helping} onClose={() => setHelping(false)} />
-      <Dock chooserRef={chooser} onDone={() => setTimeout(focusCell)} />
+      <Suspense fallback={<div style={{ flex: 'none', height: DOCK_HEIGHT }} />}>
+        <Dock chooserRef={chooser} onDone={() => setTimeout(focusCell)} />
+      </Suspense>
     </Page>
   );
 }

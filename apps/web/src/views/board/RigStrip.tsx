@@ -1,5 +1,8 @@
+import ButtonBase from '@mui/material/ButtonBase';
 import { styled } from '@mui/material/styles';
 import { type Device, mainTriggersOf } from '@nimble-lever/core/devices';
+import { Plus } from 'lucide-react';
+import { Link } from 'react-router';
 import { DeviceCard } from '../../pieces/DeviceCard.tsx';
 import { DeviceDrawing } from '../../pieces/DeviceDrawing.tsx';
 import type { Use } from './use.ts';
@@ -9,11 +12,22 @@ const Strip = styled('section')({
   display: 'grid',
   gridAutoFlow: 'column',
   gridAutoColumns: 'minmax(180px, 1fr)',
+  '& > :last-child': { width: 110 },
   gap: 12,
   height: 152,
   padding: '10px 16px',
   overflowX: 'auto',
 });
+
+const Add = styled(ButtonBase)<{ component: typeof Link; to: string }>(({ theme: { vars } }) => ({
+  flexDirection: 'column',
+  gap: 6,
+  borderRadius: 12,
+  fontSize: 12,
+  color: vars?.palette.text.secondary,
+  border: `1px dashed ${vars?.palette.divider}`,
+  '&:hover': { color: vars?.palette.text.primary, backgroundColor: vars?.palette.tokens.sheet },
+}));
 
 interface Props {
   readonly devices: readonly Device[];
@@ -38,6 +52,7 @@ export function RigStrip({ devices, selected, flashing, onUse }: Props) {
             lit={litControls(device, flashing)}
             selected={selected?.device === device.id ? selected.control : null}
             angles={{}}
+            values={{}}
             hint={(control) => control.name}
             onDown={(control) => onUse(device, { control, trigger: 'press', down: true, select: true })}
             onUp={(control) => onUse(device, { control, trigger: 'press', down: false, select: true })}
@@ -46,9 +61,23 @@ export function RigStrip({ devices, selected, flashing, onUse }: Props) {
               onUse(device, { control, trigger, down: true, select: true });
               onUse(device, { control, trigger, down: false, select: true });
             }}
+            onPosition={(control, value) => {
+              const trigger = control.slider
+                ? 'slide'
+                : value < 0
+                  ? 'shuttle-anticlockwise'
+                  : 'shuttle-clockwise';
+              if (value !== 0 || control.slider)
+                onUse(device, { control, trigger, down: true, select: true });
+              onUse(device, { control, trigger, down: false, select: true });
+            }}
           />
         </DeviceCard>
       ))}
+      <Add component={Link} to="/add-device">
+        <Plus size={20} aria-hidden />
+        {WORDS.addDevice}
+      </Add>
     </Strip>
   );
 }

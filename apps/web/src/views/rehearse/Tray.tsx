@@ -1,5 +1,6 @@
 import { styled } from '@mui/material/styles';
 import type { Control, Device } from '@nimble-lever/core/devices';
+import { controlKey } from '@nimble-lever/core/engine';
 import type { Setup } from '@nimble-lever/core/setup';
 import { describeAction } from '@nimble-lever/core/words';
 import { useState } from 'react';
@@ -30,6 +31,8 @@ export function Tray() {
   const dispatch = useAppDispatch();
   const setup = useAppSelector(selectSetup);
   const held = useAppSelector((state) => state.engine.engine.held);
+  const sprung = useAppSelector((state) => state.engine.engine.sprung);
+  const slid = useAppSelector((state) => state.engine.engine.slid);
   const happenings = useAppSelector((state) => state.engine.happenings);
   const { lit, light, fade } = useFlash();
   const [angles, setAngles] = useState<Readonly<Record<string, Readonly<Record<string, number>>>>>({});
@@ -50,6 +53,14 @@ export function Tray() {
     fade(`${device.id}/${control.id}`);
     dispatch(feed({ kind: 'turn', device: device.id, control: control.id, unit, amount }));
   };
+  const placesOf = ({ id, controls }: Device) =>
+    Object.fromEntries(
+      controls.flatMap((control): [string, number][] => {
+        const key = controlKey(id, control.id);
+        const at = sprung[key]?.position ?? slid[key];
+        return at === undefined ? [] : [[control.id, at]];
+      }),
+    );
   return (
     <Box aria-label={WORDS.tray} title={WORDS.trayHint}>
       {setup.devices.map((device) => (
@@ -61,13 +72,17 @@ export function Tray() {
         >
           <DeviceDrawing
             device={device}
-            lit={litOf(device, [...lit, ...Object.keys(held)])}
+            lit={litOf(device, [...lit, ...Object.keys(held), ...Object.keys(sprung)])}
             selected={null}
             angles={angles[device.id] ?? {}}
+            values={placesOf(device)}
             hint={(control) => hintOf(control)}
             onDown={({ id }) => dispatch(feed({ kind: 'down', device: device.id, control: id }))}
             onUp={({ id }) => dispatch(feed({ kind: 'up', device: device.id, control: id }))}
             onTurn={(control, unit, amount) => turn(device, control, unit, amount)}
+            onPosition={({ id }, value) =>
+              dispatch(feed({ kind: 'position', device: device.id, control: id, value }))
+            }
           />
         </DeviceCard>
       ))}

@@ -1,18 +1,16 @@
-import type { LayoutData } from './layout.ts';
+import { LAYOUTS, type LayoutEntry, TELLING_KEYS } from './layoutList.ts';
 
 /**
  * The layouts that agree best with what a browser says the keys type (the Keyboard Map API: by code, the plain
  * character), best first. Characters are compared without case; keys the browser says nothing of do not count.
  */
-export function guessLayouts(
-  heard: ReadonlyMap<string, string>,
-  layouts: readonly LayoutData[],
-): readonly LayoutData[] {
-  const score = ({ keys }: LayoutData) =>
-    [...heard].filter(([code, character]) => keys[code]?.[0]?.toLowerCase() === character.toLowerCase())
+export function guessLayouts(heard: ReadonlyMap<string, string>): readonly LayoutEntry[] {
+  const score = ({ plain }: LayoutEntry) => {
+    const characters = Array.from(plain);
+    return TELLING_KEYS.filter((code, i) => heard.get(code)?.toLowerCase() === characters[i]?.toLowerCase())
       .length;
-  return layouts
-    .map((layout, i) => ({ layout, score: score(layout), i }))
+  };
+  return LAYOUTS.map((layout, i) => ({ layout, score: score(layout), i }))
     .toSorted((a, b) => b.score - a.score || a.i - b.i)
     .map(({ layout }) => layout);
 }

@@ -9,6 +9,6 @@ export {
   readLayout,
   type Way,
 } from './layout.ts';
-export { LAYOUTS, USUAL_LAYOUT } from './layoutList.ts';
+export { LAYOUTS, type LayoutEntry, TELLING_KEYS, USUAL_LAYOUT } from './layoutList.ts';
 export { hasKey, type Reached, reachShortcut } from './reach.ts';
 export { typeText, type Untypeable } from './typing.ts';

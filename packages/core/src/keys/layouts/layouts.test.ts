@@ -6,7 +6,7 @@ import { KEY_BY_X_KEYCODE } from '../keyTable.ts';
 import { formatShortcut } from '../shortcut.ts';
 import { guessLayouts } from './guessLayout.ts';
 import { type Layout, layoutDataSchema, readLayout } from './layout.ts';
-import { LAYOUTS } from './layoutList.ts';
+import { LAYOUTS, TELLING_KEYS } from './layoutList.ts';
 import { hasKey, reachShortcut } from './reach.ts';
 import { typeText } from './typing.ts';
 
@@ -166,9 +166,16 @@ test('legends are what is printed on the keys', () => {
   ]);
 });
 
+test('the list of layouts says what their data say', () => {
+  for (const { id, name, plain } of LAYOUTS) {
+    const data = dataOf(id);
+    const characters = TELLING_KEYS.map((code) => (data.keys[code]?.[0] || ' ').replace(/^◌.+$/, '◌'));
+    expect([data.id, data.name, characters.join('')]).toEqual([id, name, plain]);
+  }
+});
+
 test('a layout is guessed from what the browser says a few keys type', () => {
-  const all = LAYOUTS.map(({ id }) => dataOf(id));
-  const heard = (pairs: Record<string, string>) => guessLayouts(new Map(Object.entries(pairs)), all)[0]?.id;
+  const heard = (pairs: Record<string, string>) => guessLayouts(new Map(Object.entries(pairs)))[0]?.id;
   expect(heard({ KeyQ: 'a', KeyA: 'q', Semicolon: 'm', BracketLeft: '^', Digit1: '&', Equal: '=' })).toBe(
     'fr',
   );

@@ -3,16 +3,15 @@ import { keyOf } from '@nimble-lever/core/setup';
 import type { RefObject } from 'react';
 import { WORDS } from '../words.ts';
 import { DoesSection } from './DoesSection.tsx';
+import { DOCK_HEIGHT } from './dockHeight.ts';
 import { FaceSection } from './FaceSection.tsx';
 import { NoteSection } from './NoteSection.tsx';
 import { useCellEdits } from './useCellEdits.ts';
 import { WhySection } from './WhySection.tsx';
 
-const HEIGHT = 200;
-
 const Box = styled('aside')(({ theme: { vars } }) => ({
   flex: 'none',
-  height: HEIGHT,
+  height: DOCK_HEIGHT,
   display: 'grid',
   gridTemplateColumns: 'minmax(210px, 1fr) minmax(330px, 1.75fr) minmax(284px, 1.15fr) minmax(170px, 0.85fr)',
   borderTop: `1px solid ${vars?.palette.divider}`,
@@ -22,7 +21,7 @@ const Box = styled('aside')(({ theme: { vars } }) => ({
 
 const Empty = styled('aside')(({ theme: { vars } }) => ({
   flex: 'none',
-  height: HEIGHT,
+  height: DOCK_HEIGHT,
   display: 'flex',
   flexDirection: 'column',
   alignItems: 'center',

@@ -4,21 +4,23 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { isPressed, type Trigger, triggersOf } from '@nimble-lever/core/devices';
 import { PRESS_STYLES } from '@nimble-lever/core/setup';
 import { triggerWord } from '@nimble-lever/core/words';
-import { type RefObject, useMemo } from 'react';
+import { type RefObject, useMemo, useState } from 'react';
 import { selectCompiled } from '../../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../app/store.ts';
-import { cellSelected } from '../boardSlice.ts';
+import { cellSelected, recordingEnded } from '../boardSlice.ts';
 import { WORDS } from '../words.ts';
 import { CommandChooser } from './CommandChooser.tsx';
+import { Composer } from './Composer.tsx';
+import { LiveRecorder } from './LiveRecorder.tsx';
 import { PulseDrawing } from './PulseDrawing.tsx';
 import { pulsesOf } from './pulses.ts';
-import { RecordField } from './RecordField.tsx';
 import { Section } from './Section.tsx';
+import { TypedShortcut } from './TypedShortcut.tsx';
 import type { CellEdits } from './useCellEdits.ts';
 
 const Fields = styled('div')({
   display: 'grid',
-  gridTemplateColumns: '1fr 1fr',
+  gridTemplateColumns: 'minmax(0, 4fr) minmax(0, 5fr)',
   gap: 8,
   alignItems: 'start',
 });
@@ -40,15 +42,37 @@ interface Props {
 /** What a cell sends and how it is sent, with the pulses that come out. */
 export function DoesSection({ edits, chooserRef, onDone }: Props) {
   const { cell, binding, turns, style, setStyle } = edits;
+  const dispatch = useAppDispatch();
   const compiled = useAppSelector(selectCompiled);
+  const recording = useAppSelector((state) => state.board.recording);
+  const [composing, setComposing] = useState(false);
+  const leave = () => {
+    dispatch(recordingEnded());
+    onDone();
+  };
+  const compose = () => {
+    dispatch(recordingEnded());
+    setComposing(true);
+  };
+  const endComposing = () => {
+    setComposing(false);
+    onDone();
+  };
   const pulses = useMemo(() => pulsesOf(compiled, cell.slot), [compiled, cell.slot]);
   const rotor = cell.row.control.rotor;
   const sends = binding?.behaviour.kind === 'action';
   return (
     <Section title={WORDS.does}>
       <Fields>
-        <CommandChooser edits={edits} inputRef={chooserRef} onDone={onDone} />
-        <RecordField edits={edits} onDone={onDone} />
+        {recording ? (
+          <LiveRecorder onTaken={edits.setSteps} onCompose={compose} onLeave={leave} />
+        ) : (
+          <>
+            <CommandChooser edits={edits} inputRef={chooserRef} onDone={onDone} />
+            <TypedShortcut edits={edits} onCompose={compose} />
+          </>
+        )}
+        <Composer open={composing} onUse={edits.setSteps} onClose={endComposing} />
       </Fields>
       <Style>
         {turns && rotor ? (

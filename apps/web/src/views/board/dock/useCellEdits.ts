@@ -1,5 +1,5 @@
 import { isPressed } from '@nimble-lever/core/devices';
-import { canonicalShortcut } from '@nimble-lever/core/keys';
+import { formatShortcut, parseSteps } from '@nimble-lever/core/keys';
 import {
   type Action,
   acting,
@@ -50,15 +50,17 @@ export function useCellEdits() {
     setStyle: (next: PressStyle) => {
       if (binding?.behaviour.kind === 'action') setBehaviour({ ...binding.behaviour, style: next });
     },
-    /** Takes a shortcut: the command that has it where there is one, so that the cell gets its name. */
-    setShortcut: (text: string) => {
-      const canonical = canonicalShortcut(text);
-      if (!canonical.ok) return canonical.problem;
-      const command = commandWithShortcut(setup, profile, canonical.value);
-      setAction(
-        command ? { kind: 'command', command: command.id } : { kind: 'shortcut', shortcut: canonical.value },
-      );
-      return null;
+    /**
+     * Takes a shortcut in our notation, of one step or several: the command that has it where there is one, so that
+     * the cell gets its name.
+     */
+    setSteps: (notation: string) => {
+      const command = commandWithShortcut(setup, profile, notation);
+      const steps = parseSteps(notation);
+      if (command) setAction({ kind: 'command', command: command.id });
+      else if (steps.ok && steps.value.length > 1) {
+        setAction({ kind: 'sequence', shortcuts: steps.value.map(formatShortcut) });
+      } else setAction({ kind: 'shortcut', shortcut: notation });
     },
     setFace: (face: Face) => {
       const empty = face.label === null && face.icon === null && face.colour === null;

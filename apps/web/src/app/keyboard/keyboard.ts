@@ -1,0 +1,84 @@
+import type { Platform } from '@nimble-lever/core/keys';
+import type { LayoutData } from '@nimble-lever/core/keys/layouts';
+import { z } from 'zod';
+import type { AppStore, AppThunk } from '../store.ts';
+import { layoutRead, platformChosen } from './keyboardSlice.ts';
+
+const NAME = 'nimble-lever:keyboard';
+const keptSchema = z.object({
+  platform: z.enum(['windows', 'mac', 'linux']).optional(),
+  layout: z.string().max(40).optional(),
+});
+type Kept = z.infer<typeof keptSchema>;
+
+/** Each layout is a file of its own: only the one in use reaches the page. */
+const FILES = import.meta.glob<LayoutData>('../../../../../packages/core/src/keys/layouts/xkb/*.json', {
+  import: 'default',
+});
+
+/** Takes a layout and keeps the choice; what was asked once is not asked again. */
+export const chooseLayout =
+  (id: string): AppThunk<Promise<void>> =>
+  async (dispatch) => {
+    keep({ layout: id });
+    await dispatch(readLayoutFile(id, true));
+  };
+
+export const choosePlatform =
+  (platform: Platform): AppThunk =>
+  (dispatch) => {
+    keep({ platform });
+    dispatch(platformChosen(platform));
+  };
+
+const readLayoutFile =
+  (id: string, known: boolean): AppThunk<Promise<void>> =>
+  async (dispatch, getState) => {
+    const file = Object.entries(FILES).find(([path]) => path.endsWith(`/${id}.json`))?.[1];
+    if (!file) return;
+    const [data, { readLayout }] = await Promise.all([file(), import('@nimble-lever/core/keys/layouts')]);
+    dispatch(layoutRead({ ...getState().keyboard, layoutId: id, known, layout: readLayout(data) }));
+  };
+
+/** Finds the keyboard: as it was chosen before, else as the browser tells; else it is asked once. */
+export async function findKeyboard(store: AppStore): Promise<void> {
+  const kept = readKept();
+  if (kept.platform) store.dispatch(platformChosen(kept.platform));
+  const told = kept.layout ? null : await toldByBrowser();
+  const layout = kept.layout ?? told ?? 'us';
+  await store.dispatch(readLayoutFile(layout, kept.layout !== undefined || told !== null));
+}
+
+interface KeyboardMap {
+  entries(): Iterable<[string, string]>;
+}
+
+/** The layout that agrees with the browser's Keyboard Map API; null where it has none. */
+async function toldByBrowser(): Promise<string | null> {
+  const { keyboard } = navigator as { keyboard?: { getLayoutMap?: () => Promise<KeyboardMap> } };
+  try {
+    const map = await keyboard?.getLayoutMap?.();
+    const heard = new Map(map ? [...map.entries()] : []);
+    if (heard.size === 0) return null;
+    const { guessLayouts } = await import('@nimble-lever/core/keys/layouts');
+    return guessLayouts(heard)[0]?.id ?? null;
+  } catch {
+    return null;
+  }
+}
+
+function readKept(): Kept {
+  try {
+    return keptSchema.safeParse(JSON.parse(localStorage.getItem(NAME) ?? '{}')).data ?? {};
+  } catch {
+    return {};
+  }
+}
+
+function keep(change: Kept): void {
+  try {
+    localStorage.setItem(NAME, JSON.stringify({ ...readKept(), ...change }));
+  } catch {
+    // A full or forbidden store: the choice holds until the page is closed.
+  }
+}

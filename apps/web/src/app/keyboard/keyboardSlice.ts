@@ -1,0 +1,41 @@
+import type { Platform } from '@nimble-lever/core/keys';
+import type { Layout } from '@nimble-lever/core/keys/layouts';
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+
+/** The keyboard of this computer: kept in the browser, as it belongs to the desk and not to a set-up. */
+export interface KeyboardState {
+  readonly platform: Platform;
+  readonly layoutId: string;
+  /** Whether the person chose the layout, or the browser told it; else it is asked once. */
+  readonly known: boolean;
+  /** The layout made ready; null until its file is read. */
+  readonly layout: Layout | null;
+}
+
+/** The platform by what the browser says of itself. */
+export function platformOf(agent: string): Platform {
+  if (/Mac|iPhone|iPad/.test(agent)) return 'mac';
+  return /Windows/.test(agent) ? 'windows' : 'linux';
+}
+
+const initialState: KeyboardState = {
+  platform: platformOf(typeof navigator === 'undefined' ? '' : navigator.userAgent),
+  layoutId: 'us',
+  known: true,
+  layout: null,
+};
+
+const slice = createSlice({
+  name: 'keyboard',
+  initialState,
+  reducers: {
+    platformChosen: (state, { payload }: PayloadAction<Platform>): KeyboardState => ({
+      ...state,
+      platform: payload,
+    }),
+    layoutRead: (_state, { payload }: PayloadAction<KeyboardState>): KeyboardState => payload,
+  },
+});
+
+export const { platformChosen, layoutRead } = slice.actions;
+export const keyboardReducer = slice.reducer;

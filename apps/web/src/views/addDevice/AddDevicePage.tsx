@@ -1,0 +1,167 @@
+import Button from '@mui/material/Button';
+import OutlinedInput from '@mui/material/OutlinedInput';
+import { styled } from '@mui/material/styles';
+import { LINE_PATTERN } from '@nimble-lever/core/devices';
+import { SAMPLES, type Sample } from '@nimble-lever/core/devices/hid';
+import { type DragEvent, useMemo, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { makeEdit } from '../../app/setup/edits.ts';
+import { selectSetup } from '../../app/setup/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { DescribedDrawing } from './DescribedDrawing.tsx';
+import { fileText, freeDeviceId, readDescribed } from './readDescribed.ts';
+import { TryReports } from './TryReports.tsx';
+import { useReports } from './useReports.ts';
+import { WORDS } from './words.ts';
+
+const Page = styled('div')({
+  height: '100%',
+  display: 'grid',
+  gridTemplateColumns: 'minmax(320px, 5fr) 7fr',
+  minHeight: 0,
+});
+const Column = styled('div')(({ theme: { vars } }) => ({
+  minHeight: 0,
+  overflow: 'auto',
+  display: 'flex',
+  flexDirection: 'column',
+  gap: 12,
+  padding: '16px 20px',
+  '&.result': {
+    backgroundColor: vars?.palette.tokens.sheet,
+    borderLeft: `1px solid ${vars?.palette.divider}`,
+  },
+  '& p': { margin: 0, fontSize: 13, color: vars?.palette.text.secondary },
+  '& p.problem': { color: vars?.palette.tokens.brick },
+  '& h2': { margin: 0, fontSize: 12, fontWeight: 650, color: vars?.palette.text.secondary },
+}));
+const Drop = styled('div')(({ theme: { vars } }) => ({
+  display: 'flex',
+  flexDirection: 'column',
+  borderRadius: 10,
+  outline: '2px dashed transparent',
+  '&[data-over=true]': { outlineColor: vars?.palette.tokens.accent },
+}));
+const Examples = styled('div')({ display: 'flex', flexWrap: 'wrap', gap: 6 });
+const Naming = styled('form')({ display: 'flex', gap: 8, alignItems: 'center' });
+
+/** Larger files are no descriptors, however they are written. */
+const LARGEST_FILE = 1_000_000;
+
+/** A device from its report descriptor: read, drawn, tried, named and added. */
+export function AddDevicePage() {
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  const setup = useAppSelector(selectSetup);
+  const [text, setText] = useState('');
+  const [name, setName] = useState('');
+  const [over, setOver] = useState(false);
+  const [problem, setProblem] = useState<string | null>(null);
+  const sample: Sample | undefined = SAMPLES.find(({ descriptor }) => descriptor === text);
+  const called = name.trim() || 'New device';
+  const id = freeDeviceId(setup, called);
+  const read = useMemo(() => (text.trim() === '' ? null : readDescribed(text)), [text]);
+  const found = typeof read === 'object' ? read : null;
+  const reports = useReports(found?.decoder ?? null);
+  const wrong = problem ?? (typeof read === 'string' ? read : null);
+
+  const take = (next: string, given: string) => {
+    setText(next);
+    setProblem(null);
+    if (given) setName(given);
+  };
+  const drop = async (event: DragEvent) => {
+    event.preventDefault();
+    setOver(false);
+    const [file] = event.dataTransfer.files;
+    if (!file) return;
+    if (file.size > LARGEST_FILE) {
+      setProblem(WORDS.tooLarge);
+      return;
+    }
+    take(fileText(new Uint8Array(await file.arrayBuffer())), file.name.replace(/\.[^.]*$/, '').slice(0, 60));
+  };
+  const add = () => {
+    if (!found || !LINE_PATTERN.test(called)) return;
+    const item = { ...found.described.device, id, name: called, descriptor: found.text };
+    dispatch(makeEdit({ kind: 'set-device', id, item, at: setup.devices.length }));
+    void navigate('/board');
+  };
+  const controls = found?.described.device.controls ?? [];
+  return (
+    <Page>
+      <Column>
+        <p>{WORDS.intro}</p>
+        <Drop
+          data-over={over}
+          onDragOver={(event) => {
+            event.preventDefault();
+            setOver(true);
+          }}
+          onDragLeave={() => setOver(false)}
+          onDrop={(event) => void drop(event)}
+        >
+          <OutlinedInput
+            multiline
+            rows={12}
+            value={text}
+            placeholder={WORDS.placeholder}
+            error={wrong !== null}
+            onChange={({ target }) => take(target.value, '')}
+            inputProps={{ 'aria-label': WORDS.descriptor, spellCheck: false, maxLength: 400_000 }}
+            sx={{ '& textarea': { fontFamily: (theme) => theme.typography.mono, fontSize: 12 } }}
+          />
+        </Drop>
+        {wrong && (
+          <p className="problem" role="alert">
+            {wrong}
+          </p>
+        )}
+        <h2>{WORDS.examples}</h2>
+        <Examples>
+          {SAMPLES.map((each) => (
+            <Button
+              key={each.id}
+              size="small"
+              variant={each === sample ? 'contained' : 'outlined'}
+              title={each.about}
+              onClick={() => take(each.descriptor, each.name)}
+            >
+              {each.name}
+            </Button>
+          ))}
+        </Examples>
+      </Column>
+      <Column className="result">
+        {!found && <p>{WORDS.nothingYet}</p>}
+        {found && controls.length === 0 && <p>{WORDS.noControls}</p>}
+        {found && controls.length > 0 && (
+          <>
+            <Naming
+              onSubmit={(event) => {
+                event.preventDefault();
+                add();
+              }}
+            >
+              <OutlinedInput
+                value={name}
+                placeholder={WORDS.name}
+                onChange={({ target }) => setName(target.value)}
+                inputProps={{ 'aria-label': WORDS.name, maxLength: 60 }}
+                sx={{ width: 260 }}
+              />
+              <Button type="submit" variant="contained">
+                {WORDS.add}
+              </Button>
+              <p>
+                {WORDS.controls(controls.length)}, {WORDS.bytes(found.bytes.length)}
+              </p>
+            </Naming>
+            <DescribedDrawing device={{ ...found.described.device, name: called }} lit={reports.lit} />
+            <TryReports device={found.described.device} sample={sample ?? null} reports={reports} />
+          </>
+        )}
+      </Column>
+    </Page>
+  );
+}

@@ -1,0 +1,84 @@
+import Button from '@mui/material/Button';
+import OutlinedInput from '@mui/material/OutlinedInput';
+import { styled } from '@mui/material/styles';
+import type { Device } from '@nimble-lever/core/devices';
+import type { HeardEvent, Sample } from '@nimble-lever/core/devices/hid';
+import { Play, Square } from 'lucide-react';
+import { useState } from 'react';
+import type { useReports } from './useReports.ts';
+import { WORDS } from './words.ts';
+
+const Box = styled('section')(({ theme: { vars, typography } }) => ({
+  display: 'flex',
+  flexDirection: 'column',
+  gap: 8,
+  '& form': { display: 'flex', gap: 8 },
+  '& ol': { margin: 0, padding: 0, listStyle: 'none', fontSize: 12 },
+  '& li': { display: 'flex', gap: 12, padding: '2px 0' },
+  '& code': { fontFamily: typography.mono, minWidth: 170, color: vars?.palette.text.secondary },
+}));
+
+interface Props {
+  readonly device: Device;
+  readonly sample: Sample | null;
+  readonly reports: ReturnType<typeof useReports>;
+}
+
+/** Bytes tried on a device, and what they say. */
+export function TryReports({ device, sample, reports }: Props) {
+  const [text, setText] = useState('');
+  const [problem, setProblem] = useState<string | null>(null);
+  const { heard, playing, send, play, stop } = reports;
+  return (
+    <Box aria-label={WORDS.tryIt}>
+      <h2>{WORDS.tryIt}</h2>
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          setProblem(send(text));
+        }}
+      >
+        <OutlinedInput
+          value={text}
+          placeholder={WORDS.report}
+          error={problem !== null}
+          onChange={({ target }) => setText(target.value)}
+          inputProps={{ 'aria-label': WORDS.report, spellCheck: false, maxLength: 1000 }}
+          sx={{ width: 340, '& input': { fontFamily: (theme) => theme.typography.mono } }}
+        />
+        <Button type="submit">{WORDS.send}</Button>
+        {sample && (
+          <Button
+            startIcon={playing ? <Square size={14} aria-hidden /> : <Play size={14} aria-hidden />}
+            onClick={() => (playing ? stop() : play(sample))}
+          >
+            {playing ? WORDS.stop : WORDS.play}
+          </Button>
+        )}
+      </form>
+      {problem && (
+        <p className="problem" role="alert">
+          {problem}
+        </p>
+      )}
+      <ol aria-live="polite">
+        {heard.slice(0, 8).map(({ key, report, events }) => (
+          <li key={key}>
+            <code>{report}</code>
+            {events.length === 0
+              ? WORDS.nothingHeard
+              : events.map((event) => eventWords(device, event)).join(', ')}
+          </li>
+        ))}
+      </ol>
+    </Box>
+  );
+}
+
+function eventWords(device: Device, event: HeardEvent): string {
+  if (event.kind === 'move') return `pointer ${Math.round(event.dx)}, ${Math.round(event.dy)}`;
+  const name = device.controls.find(({ id }) => id === event.control)?.name ?? event.control;
+  if (event.kind === 'turn') return `${name} ${event.amount > 0 ? '+' : '−'}${Math.abs(event.amount)}`;
+  if (event.kind === 'position') return `${name} at ${Math.round(event.value * 100) / 100}`;
+  return `${name} ${event.kind === 'down' ? WORDS.down : WORDS.up}`;
+}

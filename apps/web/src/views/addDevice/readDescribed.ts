@@ -1,0 +1,55 @@
+import {
+  bytesText,
+  type Decoder,
+  type DescribedDevice,
+  decoderFor,
+  describedDevice,
+  parseDescriptor,
+  readBytes,
+} from '@nimble-lever/core/devices/hid';
+import type { Setup } from '@nimble-lever/core/setup';
+import { bytesProblemWords, descriptorProblemWords } from '@nimble-lever/core/words';
+
+/** A descriptor that was read: the device it makes, and how its reports are decoded. */
+export interface Read {
+  readonly bytes: Uint8Array;
+  readonly text: string;
+  readonly described: DescribedDevice;
+  readonly decoder: Decoder;
+}
+
+/** Reads what was pasted or dropped; a text in words where it is no descriptor. */
+export function readDescribed(text: string): Read | string {
+  const read = readBytes(text);
+  if (!read.ok) return bytesProblemWords(read.problem);
+  const parsed = parseDescriptor(read.value);
+  if (!parsed.ok) return descriptorProblemWords(parsed.problem);
+  const described = describedDevice(parsed.value, 'new', 'New device');
+  return {
+    bytes: read.value,
+    text: bytesText(read.value),
+    described,
+    decoder: decoderFor(parsed.value, described),
+  };
+}
+
+/** A dropped file as text: as it is, or its bytes as hexadecimal numbers. */
+export function fileText(data: Uint8Array): string {
+  const isText = data.every((byte) => byte === 9 || byte === 10 || byte === 13 || (byte >= 32 && byte < 127));
+  return isText ? new TextDecoder('latin1').decode(data) : bytesText(data);
+}
+
+/** An id for a device of this name that the set-up has not given yet. */
+export function freeDeviceId(setup: Setup, name: string): string {
+  const words = name
+    .normalize('NFD')
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, 50);
+  const base = words || 'device';
+  const taken = new Set(setup.devices.map(({ id }) => id));
+  let id = base;
+  for (let i = 2; taken.has(id) || id === 'constructor'; i++) id = `${base}-${i}`;
+  return id;
+}

@@ -1,0 +1,70 @@
+import {
+  type Decoder,
+  decodeReport,
+  type HeardEvent,
+  type HeardState,
+  NOTHING_HEARD,
+  readBytes,
+  type Sample,
+} from '@nimble-lever/core/devices/hid';
+import { bytesProblemWords } from '@nimble-lever/core/words';
+import { useEffect, useRef, useState } from 'react';
+import { useFlash } from '../../app/useFlash.ts';
+
+/** One report that was tried, with what it said. */
+export interface Heard {
+  readonly key: number;
+  readonly report: string;
+  readonly events: readonly HeardEvent[];
+}
+
+/** Reports tried on a device: what they said, which controls are lit, and playing a recording. */
+export function useReports(decoder: Decoder | null) {
+  const state = useRef<HeardState>(NOTHING_HEARD);
+  const timers = useRef<ReturnType<typeof setTimeout>[]>([]);
+  const count = useRef(0);
+  const [heard, setHeard] = useState<readonly Heard[]>([]);
+  const [down, setDown] = useState<ReadonlySet<string>>(new Set());
+  const [playing, setPlaying] = useState(false);
+  const { lit, light, fade } = useFlash();
+
+  const stop = () => {
+    for (const timer of timers.current) clearTimeout(timer);
+    timers.current = [];
+    setPlaying(false);
+  };
+  // Another descriptor is another device: what was heard of the one before is no more.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: only the decoder matters.
+  useEffect(() => {
+    state.current = NOTHING_HEARD;
+    setHeard([]);
+    setDown(new Set());
+    return stop;
+  }, [decoder]);
+
+  /** Tries one report; a problem in words, or null. */
+  const send = (text: string): string | null => {
+    const read = readBytes(text);
+    if (!read.ok) return bytesProblemWords(read.problem);
+    if (!decoder) return null;
+    const decoded = decodeReport(decoder, state.current, read.value);
+    state.current = decoded.state;
+    count.current += 1;
+    const entry = { key: count.current, report: text.trim(), events: decoded.events };
+    setHeard((before) => [entry, ...before].slice(0, 30));
+    setDown(decoded.state.down);
+    for (const event of decoded.events) {
+      if (!('control' in event) || event.kind === 'down' || event.kind === 'up') continue;
+      light(event.control);
+      fade(event.control);
+    }
+    return null;
+  };
+  const play = ({ recording }: Sample) => {
+    stop();
+    setPlaying(true);
+    timers.current = recording.map(({ t, report }) => setTimeout(() => send(report), t));
+    timers.current.push(setTimeout(() => setPlaying(false), (recording.at(-1)?.t ?? 0) + 50));
+  };
+  return { heard, lit: new Set([...down, ...lit]), playing, send, play, stop };
+}

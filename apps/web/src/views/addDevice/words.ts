@@ -1,0 +1,25 @@
+/** The words of adding a device. */
+export const WORDS = {
+  intro:
+    'A device that describes itself tells its controls in its USB HID report descriptor. Paste it, drop its file, or begin with an example.',
+  descriptor: 'Report descriptor',
+  placeholder: '05 01 09 02 A1 01 …  or a C array',
+  drop: 'Drop a file here',
+  examples: 'Examples',
+  controls: (count: number) => `${count} ${count === 1 ? 'control' : 'controls'}`,
+  bytes: (count: number) => `${count} bytes`,
+  noControls: 'It describes nothing that can be pressed, turned or moved.',
+  nothingYet: 'The controls it describes will be drawn here.',
+  tryIt: 'Try it',
+  report: 'An input report, such as 01 00 00',
+  send: 'Send',
+  play: 'Play the recording',
+  stop: 'Stop',
+  nothingHeard: 'This report says nothing new.',
+  name: 'Name',
+  add: 'Add to the rig',
+  added: (name: string) => `${name} is in the rig.`,
+  tooLarge: 'That file is larger than a report descriptor can be.',
+  down: 'down',
+  up: 'up',
+} as const;

@@ -1,0 +1,115 @@
+import Button from '@mui/material/Button';
+import FormHelperText from '@mui/material/FormHelperText';
+import IconButton from '@mui/material/IconButton';
+import OutlinedInput from '@mui/material/OutlinedInput';
+import { styled } from '@mui/material/styles';
+import Tooltip from '@mui/material/Tooltip';
+import { displaySteps } from '@nimble-lever/core/keys';
+import { describeAction, shortcutProblemWords } from '@nimble-lever/core/words';
+import { Keyboard, TriangleAlert } from 'lucide-react';
+import { useContext, useState } from 'react';
+import { readTyped, shortcutWarnings } from '../../../app/keyboard/typedShortcut.ts';
+import { useAppDispatch, useAppSelector } from '../../../app/store.ts';
+import { KeyboardContext } from '../../../pieces/keyboard.ts';
+import { recordingStarted } from '../boardSlice.ts';
+import { WORDS } from '../words.ts';
+import type { CellEdits } from './useCellEdits.ts';
+
+const Row = styled('div')({ display: 'flex', gap: 6, alignItems: 'center' });
+const Warning = styled('p')(({ theme: { vars } }) => ({
+  margin: '3px 0 0',
+  display: 'flex',
+  gap: 5,
+  alignItems: 'center',
+  fontSize: 11,
+  color: vars?.palette.text.secondary,
+  '& svg': { flex: 'none', color: vars?.palette.tokens.brick },
+  '& span': { overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' },
+}));
+
+interface Props {
+  readonly edits: CellEdits;
+  readonly onCompose: () => void;
+}
+
+/** The shortcut of a cell as the person's keyboard shows it; typed, or the way to recording and composing. */
+export function TypedShortcut({ edits, onCompose }: Props) {
+  const dispatch = useAppDispatch();
+  const { platform, legends } = useContext(KeyboardContext);
+  const layout = useAppSelector((state) => state.keyboard.layout);
+  const { cell, setup, binding, setSteps } = edits;
+  const { behaviour } = binding ?? {};
+  const info =
+    behaviour?.kind === 'action' ? describeAction(setup, cell.column.profile, behaviour.action) : null;
+  const notation = info?.shortcut ?? '';
+  const shown = notation && displaySteps(notation, platform, legends);
+  const place = `${cell.at.row}/${cell.at.column}/${shown}`;
+  const [draft, setDraft] = useState({ place, text: shown, told: [] as readonly string[] });
+  const [problem, setProblem] = useState<string | null>(null);
+  const same = draft.place === place;
+  const text = same ? draft.text : shown;
+  const wrong = same ? problem : null;
+  const warnings = [
+    ...new Set([...(same ? draft.told : []), ...shortcutWarnings(notation, platform, layout)]),
+  ];
+
+  const take = () => {
+    if (text.trim() === shown) {
+      setProblem(null);
+      return;
+    }
+    const typed = readTyped(text, layout);
+    if (!typed.ok) {
+      setProblem(`${shortcutProblemWords(typed.problem)} ${shown ? `${shown} is kept.` : ''}`);
+      return;
+    }
+    const next = displaySteps(typed.value.notation, platform, legends);
+    setDraft({ place: `${cell.at.row}/${cell.at.column}/${next}`, text: next, told: typed.value.warnings });
+    setProblem(null);
+    setSteps(typed.value.notation);
+  };
+  return (
+    <div>
+      <Row>
+        <OutlinedInput
+          fullWidth
+          value={text}
+          placeholder={WORDS.typeShortcut}
+          error={wrong !== null}
+          onChange={(event) => setDraft({ place, text: event.target.value, told: [] })}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter') take();
+            if (event.key === 'Escape') setDraft({ place, text: shown, told: [] });
+          }}
+          inputProps={{
+            'aria-label': WORDS.shortcut,
+            'aria-describedby': wrong ? 'shortcut-problem' : undefined,
+            spellCheck: false,
+            autoComplete: 'off',
+            maxLength: 130,
+          }}
+          sx={{ '& input': { fontFamily: (theme) => theme.typography.mono } }}
+        />
+        <Button onClick={() => dispatch(recordingStarted())} title={`${WORDS.record} (R)`}>
+          {WORDS.record}
+        </Button>
+        <Tooltip title={WORDS.compose}>
+          <IconButton aria-label={WORDS.compose} onClick={onCompose}>
+            <Keyboard size={18} aria-hidden />
+          </IconButton>
+        </Tooltip>
+      </Row>
+      {wrong && (
+        <FormHelperText error id="shortcut-problem" role="alert">
+          {wrong}
+        </FormHelperText>
+      )}
+      {!wrong && warnings[0] && (
+        <Warning role="status" title={warnings.join(' ')}>
+          <TriangleAlert size={13} aria-hidden />
+          <span>{warnings.join(' ')}</span>
+        </Warning>
+      )}
+    </div>
+  );
+}

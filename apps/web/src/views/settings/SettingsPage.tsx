@@ -1,0 +1,78 @@
+import Autocomplete from '@mui/material/Autocomplete';
+import MenuItem from '@mui/material/MenuItem';
+import { styled } from '@mui/material/styles';
+import TextField from '@mui/material/TextField';
+import type { Platform } from '@nimble-lever/core/keys';
+import { LAYOUTS, type LayoutEntry } from '@nimble-lever/core/keys/layouts';
+import { chooseLayout, choosePlatform } from '../../app/keyboard/keyboard.ts';
+import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { DrawnKeyboard } from '../../pieces/DrawnKeyboard.tsx';
+import { Keycap } from '../../pieces/Keycap.tsx';
+import { WORDS } from './words.ts';
+
+const Page = styled('div')({ height: '100%', overflow: 'auto', padding: '20px 24px' });
+const Card = styled('section')(({ theme: { vars } }) => ({
+  maxWidth: 760,
+  display: 'flex',
+  flexDirection: 'column',
+  gap: 16,
+  padding: 20,
+  borderRadius: 12,
+  border: `1px solid ${vars?.palette.divider}`,
+  backgroundColor: vars?.palette.tokens.sheet,
+  '& h2': { margin: 0, fontSize: 15, fontWeight: 650 },
+  '& h3': { margin: 0, fontSize: 12, fontWeight: 650, color: vars?.palette.text.secondary },
+  '& p': { margin: 0, maxWidth: 620, color: vars?.palette.text.secondary },
+}));
+const Fields = styled('div')({ display: 'grid', gridTemplateColumns: '320px 200px', gap: 12 });
+const Samples = styled('div')({ display: 'flex', flexWrap: 'wrap', gap: 8, alignItems: 'center' });
+
+const SAMPLES = ['Ctrl+Z', 'Ctrl+Shift+S', 'Alt+ArrowLeft', 'Meta+Space', '[', 'Ctrl+K, Ctrl+S'];
+
+/** Which keyboard this is. */
+export function SettingsPage() {
+  const dispatch = useAppDispatch();
+  const { platform, layoutId, layout } = useAppSelector((state) => state.keyboard);
+  return (
+    <Page>
+      <Card aria-labelledby="keyboard-settings">
+        <h2 id="keyboard-settings">{WORDS.keyboard}</h2>
+        <p>{WORDS.about}</p>
+        <Fields>
+          <Autocomplete
+            options={LAYOUTS}
+            value={LAYOUTS.find(({ id }) => id === layoutId) ?? (LAYOUTS[0] as LayoutEntry)}
+            getOptionLabel={({ name }) => name}
+            getOptionKey={({ id }) => id}
+            isOptionEqualToValue={(a, b) => a.id === b.id}
+            disableClearable
+            size="small"
+            onChange={(_event, choice) => void dispatch(chooseLayout(choice.id))}
+            renderInput={(params) => <TextField {...params} label={WORDS.layout} />}
+          />
+          <TextField
+            select
+            size="small"
+            label={WORDS.platform}
+            value={platform}
+            onChange={({ target }) => dispatch(choosePlatform(target.value as Platform))}
+          >
+            {(['windows', 'mac', 'linux'] as const).map((choice) => (
+              <MenuItem key={choice} value={choice}>
+                {WORDS.platforms[choice]}
+              </MenuItem>
+            ))}
+          </TextField>
+        </Fields>
+        <Samples>
+          {WORDS.sample}
+          {SAMPLES.map((shortcut) => (
+            <Keycap key={shortcut} shortcut={shortcut} />
+          ))}
+        </Samples>
+        <h3>{layout ? WORDS.drawn : WORDS.reading}</h3>
+        <DrawnKeyboard pressed={new Set()} onKey={null} whole={false} />
+      </Card>
+    </Page>
+  );
+}

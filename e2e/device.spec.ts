@@ -1,0 +1,87 @@
+import { cell, control, expect, open, saved, test } from './support/test.ts';
+
+// Two keys and a knob of 20 steps, written as a C array with comments.
+const DESCRIPTOR = `const uint8_t reports[] = {
+  0x05, 0x01, 0x09, 0x08, 0xA1, 0x01, // a controller of several axes
+  0x05, 0x09, 0x19, 0x01, 0x29, 0x02, 0x15, 0x00, 0x25, 0x01, 0x75, 0x01, 0x95, 0x02, 0x81, 0x02,
+  0x75, 0x06, 0x95, 0x01, 0x81, 0x03, /* padding */
+  0x05, 0x01, 0x09, 0x37, 0x15, 0x81, 0x25, 0x7F, 0x75, 0x08, 0x95, 0x01, 0x81, 0x06, 0xC0
+};`;
+
+test('a device nobody has seen is added from its descriptor, bound on the Board and used in Rehearse', async ({
+  app,
+  quietPage: page,
+}) => {
+  await open(page, app.address, 'board');
+  await page.getByRole('link', { name: 'Add a device' }).click();
+  const text = page.getByRole('textbox', { name: 'Report descriptor' });
+  await text.fill('05 01 09 zz');
+  await expect(page.getByRole('alert')).toContainText('“zz” is not a hexadecimal number');
+  await text.fill('05 01 09 02 A1 01');
+  await expect(page.getByRole('alert')).toContainText('at byte 6, a collection was not ended');
+
+  await text.fill(DESCRIPTOR);
+  await expect(page.getByText('3 controls, 45 bytes')).toBeVisible();
+  const report = page.getByRole('textbox', { name: /^An input report/ });
+  await report.fill('01 03');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('listitem').filter({ hasText: '01 03' })).toContainText(
+    'Button 1 down, Dial +3',
+  );
+  await page.getByRole('textbox', { name: 'Name' }).fill('Brass knob');
+  await page.getByRole('button', { name: 'Add to the rig' }).click();
+
+  // On the Board: its drawing and its rows.
+  await expect(page.getByRole('group', { name: 'Brass knob' })).toBeVisible();
+  await control(page, 'Brass knob', 'Button 2').click();
+  const target = page.getByRole('row', { name: /^Button 2/ }).getByRole('gridcell', { name: / in Brindle:/ });
+  await expect(target).toHaveAttribute('aria-selected', /true|false/);
+  await target.click();
+  await page.getByRole('combobox', { name: 'Choose a command' }).fill('eras');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect(target).toContainText('Eraser');
+  await saved(page);
+
+  // In Rehearse: pressed, and the program obeys.
+  await page.getByRole('link', { name: 'Rehearse' }).click();
+  await page.getByRole('button', { name: 'Brindle', exact: true }).click();
+  await control(page, 'Brass knob', 'Button 2').click();
+  await expect(page.getByRole('region', { name: /^Brindle/ })).toContainText('Eraser');
+
+  // Undone from the Board, and brought back.
+  await page.getByRole('link', { name: 'Board' }).click();
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(page.getByRole('group', { name: 'Brass knob' })).toBeHidden();
+  await page.getByRole('button', { name: /^Redo/ }).click();
+  await expect(page.getByRole('group', { name: 'Brass knob' })).toBeVisible();
+  await expect(cell(page, 'Turn clockwise', 'Larkframe')).toContainText('Step one frame on');
+});
+
+test('an example plays its recording; a shuttle ring and a slider can be moved in Rehearse', async ({
+  app,
+  quietPage: page,
+}) => {
+  await page.goto(`${app.address}/add-device`);
+  await page.getByRole('button', { name: 'Shuttle', exact: true }).click();
+  await page.getByRole('button', { name: 'Play the recording' }).click();
+  await expect(page.getByText('Shuttle ring at 3')).toBeVisible();
+  await expect(page.getByText('Button 9 up')).toBeVisible();
+  await page.getByRole('button', { name: 'Add to the rig' }).click();
+
+  const row = page.getByRole('row', { name: /^Shuttle ring, clockwise/ });
+  await row.getByRole('gridcell', { name: / in Larkframe:/ }).click();
+  await page.getByRole('textbox', { name: 'Shortcut' }).fill('ArrowRight');
+  await page.keyboard.press('Enter');
+  await expect(row).toContainText('Step one frame on');
+  await saved(page);
+  await page.getByRole('link', { name: 'Rehearse' }).click();
+  await control(page, 'Shuttle', 'Shuttle ring').focus();
+  await page.keyboard.down('ArrowRight');
+  await expect(page.getByRole('region', { name: /^Larkframe/ })).toContainText('Frame 5 of 7');
+  await page.keyboard.up('ArrowRight');
+  await expect(page.getByRole('complementary', { name: 'What happened' })).toContainText(
+    'shuttle ring back at rest',
+  );
+});

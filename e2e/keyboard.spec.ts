@@ -1,0 +1,100 @@
+import { cell, expect, open, saved, test } from './support/test.ts';
+
+test('the layout is chosen in Settings: keycaps, typing and the keys on screen are the person’s own', async ({
+  app,
+  quietPage: page,
+}) => {
+  await open(page, app.address, 'board');
+  const larger = cell(page, 'Turn clockwise', 'Brindle');
+  await expect(larger).toContainText(']');
+  await page.getByRole('link', { name: 'Settings' }).click();
+  await page.getByRole('combobox', { name: 'Layout' }).fill('German (Sw');
+  await page.getByRole('option', { name: 'German (Switzerland)' }).click();
+  await page.getByRole('combobox', { name: 'Layout' }).fill('German');
+  await page.getByRole('option', { name: 'German', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Ü (BracketLeft)' })).toBeVisible();
+
+  // The key at the place of ] is + on a German keyboard; Z and Y have changed places.
+  await page.getByRole('link', { name: 'Board' }).click();
+  await expect(larger).toContainText('+');
+  await expect(cell(page, 'Key 1', 'Everywhere')).toContainText('Ctrl+Y');
+
+  // Typed by character: the key that types it here, with a word where that needs AltGr.
+  const field = page.getByRole('textbox', { name: 'Shortcut' });
+  await cell(page, 'Key 11', 'Larkframe').click();
+  await field.fill('strg + z');
+  await page.keyboard.press('Enter');
+  await expect(cell(page, 'Key 11', 'Larkframe')).toContainText('Ctrl+Z');
+  await field.fill('Ctrl+[');
+  await page.keyboard.press('Enter');
+  await expect(cell(page, 'Key 11', 'Larkframe')).toContainText('Ctrl+AltGr+8');
+  await expect(page.getByText('Ctrl+[ needs AltGr on your keyboard')).toBeVisible();
+  await saved(page);
+
+  // Kept in this browser; the keys that are sent are the same for everyone.
+  await page.reload();
+  await expect(larger).toContainText('+');
+  const keyboard = await page.evaluate(() => localStorage.getItem('nimble-lever:keyboard'));
+  expect(JSON.parse(keyboard ?? '')).toMatchObject({ layout: 'de' });
+});
+
+test('shortcuts of two steps are recorded, and sent one after the other', async ({
+  app,
+  quietPage: page,
+}) => {
+  await open(page, app.address, 'board');
+  const target = cell(page, 'Key 11', 'Brindle');
+  await target.click();
+  await page.keyboard.press('r');
+  const recorder = page.getByRole('textbox', { name: /^Press keys/ });
+  await expect(recorder).toBeFocused();
+  await page.keyboard.press('Control+k');
+  await expect(target).toContainText('Ctrl+K');
+  await page.getByRole('button', { name: 'Then…' }).click();
+  await expect(recorder).toContainText('Press the next step');
+  await page.keyboard.press('b');
+  await expect(target).toContainText('Ctrl+K, B');
+  await page.keyboard.press('Escape');
+  await saved(page);
+  await page.reload();
+  await expect(target).toContainText('Ctrl+K, B');
+});
+
+test('numpad, international and media keys are taken as what they are', async ({ app, quietPage: page }) => {
+  await open(page, app.address, 'board');
+  const target = cell(page, 'Key 11', 'Hushbox');
+  await target.click();
+  await page.keyboard.press('r');
+  await expect(page.getByRole('textbox', { name: /^Press keys/ })).toBeFocused();
+  for (const [code, shown] of [
+    ['Numpad5', 'Num 5'],
+    ['NumpadAdd', 'Num +'],
+    ['F13', 'F13'],
+    ['MediaPlayPause', 'Play'],
+  ] as const) {
+    await page.keyboard.press(code);
+    await expect(target).toContainText(shown);
+  }
+});
+
+test('what the browser keeps is put together from keys on screen, found by name, and warned of', async ({
+  app,
+  quietPage: page,
+}) => {
+  await open(page, app.address, 'board');
+  const target = cell(page, 'Key 11', 'Brindle');
+  await target.click();
+  await page.getByRole('button', { name: 'Put it together from keys on screen' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Keys on screen' });
+  await dialog.getByRole('button', { name: 'Alt', exact: true }).click();
+  await dialog.getByRole('button', { name: 'Tab', exact: true }).click();
+  await expect(dialog).toContainText('The system keeps Alt+Tab for itself: it switches windows.');
+  await dialog.getByRole('button', { name: 'Alt', exact: true }).click();
+  await dialog.getByRole('textbox', { name: 'Find a key by name' }).fill('bracket');
+  await dialog.getByRole('group', { name: 'Further keys' }).getByRole('button', { name: ']' }).click();
+  await dialog.getByRole('button', { name: 'Then…' }).click();
+  await dialog.getByRole('button', { name: 'Esc', exact: true }).click();
+  await dialog.getByRole('button', { name: 'Use it' }).click();
+  await expect(target).toContainText('], Esc');
+  await expect(target).toBeFocused();
+});
