@@ -1,4 +1,4 @@
-import { cell, control, expect, open, saved, test } from './support/test.ts';
+import { cell, control, expect, open, rehearsing, saved, test } from './support/test.ts';
 
 // Two keys and a knob of 20 steps, written as a C array with comments.
 const DESCRIPTOR = `const uint8_t reports[] = {
@@ -21,7 +21,7 @@ test('a device nobody has seen is added from its descriptor, bound on the Board 
   await expect(page.getByRole('alert')).toContainText('at byte 6, a collection was not ended');
 
   await text.fill(DESCRIPTOR);
-  await expect(page.getByText('3 controls, 45 bytes')).toBeVisible();
+  await expect(page.getByText('3 controls, 43 bytes')).toBeVisible();
   const report = page.getByRole('textbox', { name: /^An input report/ });
   await report.fill('01 03');
   await page.keyboard.press('Enter');
@@ -45,6 +45,7 @@ test('a device nobody has seen is added from its descriptor, bound on the Board 
 
   // In Rehearse: pressed, and the program obeys.
   await page.getByRole('link', { name: 'Rehearse' }).click();
+  await rehearsing(page);
   await page.getByRole('button', { name: 'Brindle', exact: true }).click();
   await control(page, 'Brass knob', 'Button 2').click();
   await expect(page.getByRole('region', { name: /^Brindle/ })).toContainText('Eraser');
@@ -56,7 +57,7 @@ test('a device nobody has seen is added from its descriptor, bound on the Board 
   await expect(page.getByRole('group', { name: 'Brass knob' })).toBeHidden();
   await page.getByRole('button', { name: /^Redo/ }).click();
   await expect(page.getByRole('group', { name: 'Brass knob' })).toBeVisible();
-  await expect(cell(page, 'Turn clockwise', 'Larkframe')).toContainText('Step one frame on');
+  await expect(cell(page, 'Key 12', 'Everywhere')).toContainText('Save');
 });
 
 test('an example plays its recording; a shuttle ring and a slider can be moved in Rehearse', async ({
@@ -77,6 +78,7 @@ test('an example plays its recording; a shuttle ring and a slider can be moved i
   await expect(row).toContainText('Step one frame on');
   await saved(page);
   await page.getByRole('link', { name: 'Rehearse' }).click();
+  await rehearsing(page);
   await control(page, 'Shuttle', 'Shuttle ring').focus();
   await page.keyboard.down('ArrowRight');
   await expect(page.getByRole('region', { name: /^Larkframe/ })).toContainText('Frame 5 of 7');

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { cell, control, expect, open, saved, test } from './support/test.ts';
+import { cell, control, expect, open, rehearsing, saved, test } from './support/test.ts';
 
 test('from a recorded shortcut to a program that obeys it, and nothing is forgotten', async ({
   app,
@@ -17,6 +17,7 @@ test('from a recorded shortcut to a program that obeys it, and nothing is forgot
 
   // Rehearse: Larkframe is in front, the dial is turned, the program does it.
   await page.getByRole('button', { name: 'Rehearse it' }).click();
+  await rehearsing(page);
   const larkframe = page.getByRole('region', { name: /^Larkframe/ });
   const brindle = page.getByRole('region', { name: /^Brindle/ });
   await expect(larkframe).toContainText('Frame 4 of 7');

@@ -1,4 +1,4 @@
-import { cell, control, expect, open, saved, test } from './support/test.ts';
+import { cell, control, expect, open, rehearsing, saved, test } from './support/test.ts';
 
 test('a hold, a latch and a turn while pressed: assigned on the Board, obeyed in Rehearse', async ({
   app,
@@ -26,6 +26,7 @@ test('a hold, a latch and a turn while pressed: assigned on the Board, obeyed in
   await saved(page);
 
   await page.getByRole('button', { name: 'Rehearse it' }).click();
+  await rehearsing(page);
   const larkframe = page.getByRole('region', { name: /^Larkframe/ });
   const held = page.getByRole('region', { name: 'Held now' });
   const account = page.getByRole('complementary', { name: 'What happened' });

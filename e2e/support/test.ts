@@ -45,6 +45,11 @@ export async function open(
   await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
 }
 
+/** Rehearse is shown, and no longer the view before it, which has drawings of its own. */
+export async function rehearsing(page: Page): Promise<void> {
+  await expect(page.getByRole('region', { name: 'Practice desk' })).toBeVisible();
+}
+
 /** Everything is saved. */
 export async function saved(page: Page): Promise<void> {
   await expect(page.locator('[data-saving=saved]')).toBeVisible();

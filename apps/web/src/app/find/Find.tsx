@@ -4,8 +4,9 @@ import { lazy, Suspense, useEffect, useState } from 'react';
 import { Keycap } from '../../pieces/Keycap.tsx';
 import { WORDS } from '../shell/words.ts';
 
-/** Read only once it is asked for. */
-const FindDialog = lazy(async () => ({ default: (await import('./FindDialog.tsx')).FindDialog }));
+/** Read beside the first view, so that what is typed right after Ctrl+K is not lost. */
+const dialog = import('./FindDialog.tsx');
+const FindDialog = lazy(async () => ({ default: (await dialog).FindDialog }));
 
 const Opener = styled('button')(({ theme: { vars } }) => ({
   display: 'flex',
@@ -30,8 +31,6 @@ const Opener = styled('button')(({ theme: { vars } }) => ({
 /** Finds any control or command and goes to its cell; Ctrl+K opens it from everywhere. */
 export function Find() {
   const [open, setOpen] = useState(false);
-  const [wanted, setWanted] = useState(false);
-  if (open && !wanted) setWanted(true);
   useEffect(() => {
     const onKeyDown = (event: KeyboardEvent) => {
       if (!event.isTrusted || event.code !== 'KeyK' || !(event.ctrlKey || event.metaKey)) return;
@@ -49,7 +48,9 @@ export function Find() {
         <span>{WORDS.find}</span>
         <Keycap shortcut="Ctrl+K" />
       </Opener>
-      <Suspense>{wanted && <FindDialog open={open} onClose={() => setOpen(false)} />}</Suspense>
+      <Suspense>
+        <FindDialog open={open} onClose={() => setOpen(false)} />
+      </Suspense>
     </>
   );
 }
