@@ -1,7 +1,7 @@
 import { compile, type EngineEvent, type EngineState, INITIAL_STATE, step } from '@nimble-lever/core/engine';
 import { acting, demoSetup, slotKey } from '@nimble-lever/core/setup';
 import { createActor, SimulatedClock, setup } from 'xstate';
-import { perSecond } from './times.ts';
+import { sideBySide } from './times.ts';
 
 const HOLD_MS = 250;
 
@@ -14,8 +14,11 @@ function presses(count: number): { readonly t: number; readonly down: boolean }[
   });
 }
 
-/** Events per second through our engine: one control with a press and a hold. */
-function ours(count: number): { rate: number; sent: number } {
+/** All the events once; gives how many strokes were sent. */
+type Task = () => number;
+
+/** Our engine: one control with a press and a hold. */
+function ours(count: number): Task {
   const demo = demoSetup();
   const bindings = demo.profiles.everywhere?.bindings ?? {};
   for (const [trigger, shortcut] of [
@@ -31,21 +34,20 @@ function ours(count: number): { rate: number; sent: number } {
   const compiled = compile(demo);
   const at = { device: 'twelve-pad', control: 'key-5' };
   const events = presses(count).map(({ t, down }): EngineEvent => ({ kind: down ? 'down' : 'up', t, ...at }));
-  let sent = 0;
-  const rate = perSecond(count, () => {
+  return () => {
     let state: EngineState = INITIAL_STATE;
-    sent = 0;
+    let sent = 0;
     for (const event of events) {
       const stepped = step(compiled, state, event);
       state = stepped.state;
       sent += stepped.strokes.length;
     }
-  });
-  return { rate, sent };
+    return sent;
+  };
 }
 
 /** The same task as an xstate machine with a delayed transition, driven by a simulated clock. */
-function theirs(count: number): { rate: number; sent: number } {
+function theirs(count: number): Task {
   let sent = 0;
   const send = () => {
     sent += 1;
@@ -66,7 +68,7 @@ function theirs(count: number): { rate: number; sent: number } {
     },
   });
   const events = presses(count);
-  const rate = perSecond(count, () => {
+  return () => {
     const clock = new SimulatedClock();
     const actor = createActor(machine, { clock }).start();
     sent = 0;
@@ -75,13 +77,17 @@ function theirs(count: number): { rate: number; sent: number } {
       actor.send({ type: down ? 'down' : 'up' });
     }
     actor.stop();
-  });
-  return { rate, sent };
+    return sent;
+  };
 }
 
 /** Events per second of both at the same task, in one run; both must send the same number of strokes. */
 export function tapOrHold(count: number): { ours: number; theirs: number; ratio: number } {
   const [a, b] = [ours(count), theirs(count)];
-  if (a.sent !== b.sent) throw new Error(`The engine sends ${a.sent} strokes, the machine ${b.sent}.`);
-  return { ours: a.rate, theirs: b.rate, ratio: a.rate / b.rate };
+  const [sentByOurs, sentByTheirs] = [a(), b()];
+  if (sentByOurs !== sentByTheirs) {
+    throw new Error(`The engine sends ${sentByOurs} strokes, the machine ${sentByTheirs}.`);
+  }
+  const { first, second, ratio } = sideBySide(count, a, b);
+  return { ours: first, theirs: second, ratio };
 }

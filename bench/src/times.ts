@@ -18,16 +18,28 @@ export function timed(count: number, go: (i: number) => void): Times {
   return { median: at(0.5), p99: at(0.99) };
 }
 
-const ROUNDS = 7;
+const ROUNDS = 9;
 
-/** Goes per second: the median of several rounds, after two to warm up. */
-export function perSecond(count: number, goAll: () => void): number {
-  goAll();
-  goAll();
-  const rates = Array.from({ length: ROUNDS }, () => {
+/**
+ * Goes per second of two ways to do the same, and the first's through the second's: the median of rounds in which
+ * each had its turn, so that a machine that is busy for a while is busy for both.
+ */
+export function sideBySide(count: number, first: () => void, second: () => void) {
+  const rate = (goAll: () => void) => {
     const began = performance.now();
     goAll();
     return (count / (performance.now() - began)) * 1000;
+  };
+  for (let i = 0; i < 2; i++) for (const each of [first, second]) each();
+  const rounds = Array.from({ length: ROUNDS }, () => {
+    const [a, b] = [rate(first), rate(second)];
+    return { first: a, second: b, ratio: a / b };
   });
-  return rates.toSorted((a, b) => a - b)[Math.floor(ROUNDS / 2)] ?? 0;
+  const median = (of: (round: (typeof rounds)[number]) => number) =>
+    rounds.map(of).toSorted((a, b) => a - b)[Math.floor(ROUNDS / 2)] ?? 0;
+  return {
+    first: median((round) => round.first),
+    second: median((round) => round.second),
+    ratio: median((round) => round.ratio),
+  };
 }

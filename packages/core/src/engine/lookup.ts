@@ -5,6 +5,7 @@ import { type CompiledControl, chainFor, controlAt, placeOf, usesOf } from './co
 import type { Run } from './run.ts';
 import type { Choice, Using } from './state.ts';
 
+const PRESS = placeOf('press');
 const BASE_ONLY: readonly string[] = [BASE_LAYER];
 
 /** The layers a device is looked up in, from the top down: those that are on, its page, the base layer. */
@@ -59,9 +60,13 @@ function lookUp(
   return { using, resolution, sending: sending ?? null };
 }
 
-/** Which triggers of a control are set with the profile of now: a bit each, in the order of `TRIGGERS`. */
-export function usesNow(run: Run, control: CompiledControl): number {
-  return knownAt(run, layersFor(run, control.device), control).uses;
+/** The press of a control now, and which of its triggers are set at all: a bit each, in the order of `TRIGGERS`. */
+export function choosePress(run: Run, control: CompiledControl): { press: Choice; uses: number } {
+  const layers = layersFor(run, control.device);
+  const { byTrigger, uses } = knownAt(run, layers, control);
+  const known = byTrigger[PRESS];
+  if (known) return { press: known, uses };
+  return { press: chooseIn(run, layers, control, 'press'), uses };
 }
 
 /** The same for a trigger that counts only where it is bound; set to native it is as if it were not there. */

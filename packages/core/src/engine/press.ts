@@ -3,7 +3,7 @@ import { type CompiledControl, controlAt, controlKey, placeOf } from './compile.
 import type { EventOf } from './event.ts';
 import type { Outcome } from './explanation.ts';
 import { useUpOnce } from './layers.ts';
-import { choose, chooseBound, usesNow } from './lookup.ts';
+import { choose, chooseBound, choosePress } from './lookup.ts';
 import { end, tap } from './outputs.ts';
 import { pressInMenu, releaseInMenu } from './radial.ts';
 import { type Run, withEntry, without } from './run.ts';
@@ -46,10 +46,10 @@ const bitsOf = (triggers: readonly Trigger[]) =>
   triggers.reduce((bits, trigger) => bits | (1 << placeOf(trigger)), 0);
 const OTHER_USES = bitsOf(OTHERS);
 const NUDGE_USES = bitsOf(NUDGES);
+const TURN_USES = bitsOf(TURNS);
 
 function pressAnew(run: Run, known: CompiledControl): Outcome {
-  const uses = usesNow(run, known);
-  const pressed = choose(run, known, 'press');
+  const { press: pressed, uses } = choosePress(run, known);
   if ((uses & OTHER_USES) === 0) {
     useUpOnce(run, known.key);
     return start(run, pressed);
@@ -60,7 +60,7 @@ function pressAnew(run: Run, known: CompiledControl): Outcome {
   const plain = (touching && bound('touch-press')) || pressed;
   const [hold, double] = [bound('hold'), bound('double-press')];
   const nudges = (uses & NUDGE_USES) === 0 ? null : nudgesOf(bound);
-  const turns = TURNS.some((trigger) => bound(trigger) !== null);
+  const turns = (uses & TURN_USES) !== 0 && TURNS.some((trigger) => bound(trigger) !== null);
   useUpOnce(run, known.key);
   if (!hold && !double && !nudges && !turns) return start(run, plain);
   const since = run.state.now;

@@ -9,8 +9,11 @@ export function setTimer(run: Run, what: Timer['what'], key: string, at: number)
 /** Takes back what was to fall due: of one kind and key. */
 export function dropTimer(run: Run, what: Timer['what'], key: string): void {
   const { timers } = run.state;
-  if (timers.length === 0 || !timers.some((timer) => timer.what === what && timer.key === key)) return;
-  run.state.timers = timers.filter((timer) => timer.what !== what || timer.key !== key);
+  for (const timer of timers) {
+    if (timer.what !== what || timer.key !== key) continue;
+    run.state.timers = timers.filter((other) => other.what !== what || other.key !== key);
+    return;
+  }
 }
 
 /** What falls due first; of those at the same time the one that was set first. Null when nothing does. */

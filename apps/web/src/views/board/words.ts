@@ -31,7 +31,9 @@ export const WORDS = {
   pressKeys: 'Press keys… they are taken as they come up.',
   escLeaves: 'Escape leaves',
   stop: 'Stop',
-  taken: 'Press again to replace it.',
+  taken: (command: string | null) =>
+    command ? `“${command}”. Press again to replace it.` : 'Press again to replace it.',
+  usedFor: (program: string, command: string) => `${program} uses this for “${command}”.`,
   pressNext: 'Press the next step…',
   further: 'Then…',
   furtherMeans: 'A further step, pressed after this one',

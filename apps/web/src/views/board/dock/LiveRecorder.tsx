@@ -32,8 +32,8 @@ const Recorder = styled('div')(({ theme: { vars } }) => ({
 }));
 
 interface Props {
-  /** Takes a shortcut in our notation, steps parted by commas. */
-  readonly onTaken: (notation: string) => void;
+  /** Takes a shortcut in our notation, steps parted by commas; gives the name of the command that has it. */
+  readonly onTaken: (notation: string) => string | null;
   readonly onCompose: () => void;
   readonly onLeave: () => void;
 }
@@ -46,6 +46,7 @@ export function LiveRecorder({ onTaken, onCompose, onLeave }: Props) {
   const [recording, setRecording] = useState<Recording>(EMPTY_RECORDING);
   const [taken, setTaken] = useState<readonly string[]>([]);
   const [further, setFurther] = useState(false);
+  const [command, setCommand] = useState<string | null>(null);
   const box = useRef<HTMLDivElement>(null);
   useEffect(() => box.current?.focus(), []);
 
@@ -64,7 +65,7 @@ export function LiveRecorder({ onTaken, onCompose, onLeave }: Props) {
     const steps = [...(further ? taken : []), formatShortcut(next.taken)];
     setTaken(steps);
     setFurther(false);
-    onTaken(steps.join(', '));
+    setCommand(onTaken(steps.join(', ')));
   };
   const { seen, unknown, down } = recording;
   const busy = down.length > 0;
@@ -75,7 +76,7 @@ export function LiveRecorder({ onTaken, onCompose, onLeave }: Props) {
       : further
         ? WORDS.pressNext
         : taken.length > 0
-          ? WORDS.taken
+          ? WORDS.taken(command)
           : WORDS.pressKeys;
   const shown = busy && seen ? [...(further ? taken : []), formatShortcut(seen)] : taken;
   return (

@@ -64,9 +64,11 @@ export function TypedShortcut({ edits, onCompose }: Props) {
       return;
     }
     const next = displaySteps(typed.value.notation, platform, legends);
-    setDraft({ place: `${cell.at.row}/${cell.at.column}/${next}`, text: next, told: typed.value.warnings });
+    const command = setSteps(typed.value.notation);
+    const used = command && command !== info?.name ? [WORDS.usedFor(cell.column.name, command)] : [];
+    const told = [...typed.value.warnings, ...used];
+    setDraft({ place: `${cell.at.row}/${cell.at.column}/${next}`, text: next, told });
     setProblem(null);
-    setSteps(typed.value.notation);
   };
   return (
     <div>

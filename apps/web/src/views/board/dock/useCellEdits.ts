@@ -52,15 +52,16 @@ export function useCellEdits() {
     },
     /**
      * Takes a shortcut in our notation, of one step or several: the command that has it where there is one, so that
-     * the cell gets its name.
+     * the cell gets its name. Gives that command's name.
      */
-    setSteps: (notation: string) => {
+    setSteps: (notation: string): string | null => {
       const command = commandWithShortcut(setup, profile, notation);
       const steps = parseSteps(notation);
       if (command) setAction({ kind: 'command', command: command.id });
       else if (steps.ok && steps.value.length > 1) {
         setAction({ kind: 'sequence', shortcuts: steps.value.map(formatShortcut) });
       } else setAction({ kind: 'shortcut', shortcut: notation });
+      return command?.name ?? null;
     },
     setFace: (face: Face) => {
       const empty = face.label === null && face.icon === null && face.colour === null;
