@@ -31,4 +31,34 @@ for (const theme of ['light', 'dark'] as const) {
     await page.screenshot({ path: path.join(FOLDER, `rehearse-${theme}.png`) });
     await page.mouse.up();
   });
+
+  test(`Keys on screen, ${theme}`, async ({ app, page }) => {
+    await page.emulateMedia({ colorScheme: theme });
+    await open(page, app.address, 'board');
+    await cell(page, 'Turn clockwise', 'Larkframe').click();
+    await page.getByRole('button', { name: 'Put it together from keys on screen' }).click();
+    const dialog = page.getByRole('dialog', { name: 'Keys on screen' });
+    await dialog.getByRole('button', { name: 'Alt', exact: true }).click();
+    await dialog.getByRole('button', { name: 'Tab', exact: true }).click();
+    await page.waitForTimeout(400);
+    await page.screenshot({ path: path.join(FOLDER, `keys-${theme}.png`) });
+  });
+
+  test(`Settings, ${theme}`, async ({ app, page }) => {
+    await page.emulateMedia({ colorScheme: theme });
+    await open(page, app.address, 'settings');
+    await page.getByRole('combobox', { name: 'Layout' }).waitFor();
+    await page.waitForTimeout(400);
+    await page.screenshot({ path: path.join(FOLDER, `settings-${theme}.png`) });
+  });
+
+  test(`Add a device, ${theme}`, async ({ app, page }) => {
+    await page.emulateMedia({ colorScheme: theme });
+    await open(page, app.address, 'add-device');
+    await page.getByRole('button', { name: 'Pen tablet', exact: true }).click();
+    await page.getByRole('button', { name: 'Play the recording' }).click();
+    await page.getByText('Pen tip down').waitFor();
+    await page.waitForTimeout(400);
+    await page.screenshot({ path: path.join(FOLDER, `add-device-${theme}.png`) });
+  });
 }

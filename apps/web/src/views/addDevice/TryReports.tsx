@@ -13,9 +13,18 @@ const Box = styled('section')(({ theme: { vars, typography } }) => ({
   flexDirection: 'column',
   gap: 8,
   '& form': { display: 'flex', gap: 8 },
-  '& ol': { margin: 0, padding: 0, listStyle: 'none', fontSize: 12 },
-  '& li': { display: 'flex', gap: 12, padding: '2px 0' },
-  '& code': { fontFamily: typography.mono, minWidth: 170, color: vars?.palette.text.secondary },
+  // Reports of different lengths keep their meanings in one column.
+  '& ol': {
+    margin: 0,
+    padding: 0,
+    listStyle: 'none',
+    fontSize: 12,
+    display: 'grid',
+    gridTemplateColumns: 'fit-content(60%) 1fr',
+    columnGap: 16,
+  },
+  '& li': { display: 'grid', gridTemplateColumns: 'subgrid', gridColumn: '1 / -1', padding: '2px 0' },
+  '& code': { fontFamily: typography.mono, color: vars?.palette.text.secondary },
 }));
 
 interface Props {

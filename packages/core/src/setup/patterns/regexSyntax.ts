@@ -200,16 +200,16 @@ class Reader {
 
   #setMember(): (point: number) => boolean {
     const from = this.#at;
-    const low = this.#setPoint();
+    const low = this.#readMember();
     if (typeof low === 'function') return low;
     if (this.#peek() !== '-' || this.text[this.#at + 1] === ']') return (point) => point === low;
     this.#next();
-    const high = this.done ? null : this.#setPoint();
+    const high = this.done ? null : this.#readMember();
     if (typeof high !== 'number' || high < low) throw this.refusal('regex-bad-range', from);
     return (point) => point >= low && point <= high;
   }
 
-  #setPoint(): number | ((point: number) => boolean) {
+  #readMember(): number | ((point: number) => boolean) {
     const from = this.#at;
     const character = this.#next();
     if (character !== '\\') return character.codePointAt(0) ?? 0;

@@ -7,7 +7,7 @@ import { SlowMacro } from './slowMacro.ts';
 /** Ends what was begun. */
 export type End = () => void;
 
-export interface OpenRing {
+export interface OpenMenu {
   readonly menu: string;
   readonly items: readonly Action[];
   readonly owner: Choice;
@@ -26,7 +26,7 @@ export class SlowActions {
     [];
   pages: { readonly page: string; readonly owner: Choice }[] = [];
   macros: SlowMacro[] = [];
-  ring: OpenRing | null = null;
+  openMenu: OpenMenu | null = null;
   speeds = new Map<string, number>();
   computers = new Map<string, number>();
   /** Done once the event is dealt with. */
@@ -129,7 +129,7 @@ export class SlowActions {
       case 'radial': {
         const items = this.setup.radialMenus.find(({ id }) => id === action.menu)?.items ?? [];
         const actions = items.map((item) => inKeys(this.setup, EVERYWHERE, item.action));
-        this.ring = { menu: action.menu, items: actions, owner, dx: 0, dy: 0, lit: null };
+        this.openMenu = { menu: action.menu, items: actions, owner, dx: 0, dy: 0, lit: null };
         return nothing;
       }
       case 'macro':

@@ -60,7 +60,7 @@ export class SlowEnding {
     for (const { key, choice } of [...this.presses.asking]) if (rest(choice)) this.presses.stopAsking(key);
     this.actions.layersOn = this.actions.layersOn.filter(({ why, owner }) => why !== 'once' || !rest(owner));
     this.#closePages(rest);
-    if (this.actions.ring && rest(this.actions.ring.owner)) this.actions.ring = null;
+    if (this.actions.openMenu && rest(this.actions.openMenu.owner)) this.actions.openMenu = null;
   }
 
   #endDecided(down: Which): void {

@@ -67,12 +67,12 @@ export class SlowPresses {
       const { hold } = press.ways;
       if (press.phase === 'waiting' && hold?.sends?.action.kind === 'layer') this.#decide(press, hold);
     }
-    const { ring } = this.world.actions;
-    const opener = ring?.owner.device === device && ring.owner.control === control;
+    const { openMenu } = this.world.actions;
+    const opener = openMenu?.owner.device === device && openMenu.owner.control === control;
     const main = known.native.press?.kind === 'button' && known.native.press.button === 0;
     if (before) this.forget(before);
-    if (ring && (opener || main)) {
-      this.#chooseInRing(ring.lit);
+    if (openMenu && (opener || main)) {
+      this.#chooseInMenu(openMenu.lit);
       const press = this.#new(device, control, this.world.choose(device, control, 'press'));
       Object.assign(press, { phase: 'decided', silent: true, decidedAs: this.#next() });
       return;
@@ -248,9 +248,10 @@ export class SlowPresses {
     this.forget(press);
     press.end();
     if (press.atRelease && !press.silent && press.chosen.sends) actions.tap(press.chosen.sends, press.chosen);
-    const { ring } = actions;
-    if (!ring || press.silent || ring.lit === null) return;
-    if (ring.owner.device === device && ring.owner.control === control) this.#chooseInRing(ring.lit);
+    const { openMenu } = actions;
+    if (!openMenu || press.silent || openMenu.lit === null) return;
+    if (openMenu.owner.device === device && openMenu.owner.control === control)
+      this.#chooseInMenu(openMenu.lit);
   }
 
   /** A press that is sent when its control is up already. */
@@ -289,30 +290,30 @@ export class SlowPresses {
   }
 
   #moveInRing(dx: number, dy: number): void {
-    const { ring } = this.world.actions;
-    if (!ring) return;
-    ring.dx += dx;
-    ring.dy += dy;
-    const far = Math.sqrt(ring.dx ** 2 + ring.dy ** 2);
+    const { openMenu } = this.world.actions;
+    if (!openMenu) return;
+    openMenu.dx += dx;
+    openMenu.dy += dy;
+    const far = Math.sqrt(openMenu.dx ** 2 + openMenu.dy ** 2);
     // Degrees clockwise from the top; the first item's sector lies half on either side of it.
-    const degrees = ((Math.atan2(ring.dx, -ring.dy) * 180) / Math.PI + 720) % 360;
-    const sector = 360 / ring.items.length;
-    ring.lit = far < 16 ? null : Math.floor((degrees + sector / 2) / sector) % ring.items.length;
-    if (far >= 90) this.#chooseInRing(ring.lit);
+    const degrees = ((Math.atan2(openMenu.dx, -openMenu.dy) * 180) / Math.PI + 720) % 360;
+    const sector = 360 / openMenu.items.length;
+    openMenu.lit = far < 16 ? null : Math.floor((degrees + sector / 2) / sector) % openMenu.items.length;
+    if (far >= 90) this.#chooseInMenu(openMenu.lit);
   }
 
-  #chooseInRing(item: number | null): void {
+  #chooseInMenu(item: number | null): void {
     const { actions } = this.world;
-    const { ring } = actions;
-    actions.ring = null;
-    const action = item === null ? null : ring?.items[item];
-    if (!action || !ring) return;
+    const { openMenu } = actions;
+    actions.openMenu = null;
+    const action = item === null ? null : openMenu?.items[item];
+    if (!action || !openMenu) return;
     const usual = {
       style: 'follow',
       repeat: { delayMs: 400, everyMs: 50 },
       guard: null,
       focus: false,
     } as const;
-    actions.tap({ ...usual, action, programs: [null] }, ring.owner);
+    actions.tap({ ...usual, action, programs: [null] }, openMenu.owner);
   }
 }
