@@ -29,6 +29,8 @@ test('the layout is chosen in Settings: keycaps, typing and the keys on screen a
   await page.keyboard.press('Enter');
   await expect(cell(page, 'Key 11', 'Larkframe')).toContainText('Ctrl+AltGr+8');
   await expect(page.getByText('Ctrl+[ needs AltGr on your keyboard')).toBeVisible();
+  await page.getByRole('button', { name: 'Use Ctrl+Ü' }).click();
+  await expect(cell(page, 'Key 11', 'Larkframe')).toContainText('Ctrl+Ü');
   await saved(page);
 
   // Kept in this browser; the keys that are sent are the same for everyone.

@@ -5,9 +5,17 @@ import {
   type Platform,
   parseSteps,
   reservedBy,
+  type Shortcut,
   type ShortcutProblem,
 } from '@nimble-lever/core/keys';
-import { hasKey, type Layout, reachShortcut } from '@nimble-lever/core/keys/layouts';
+import {
+  byAltGr,
+  hasKey,
+  type Layout,
+  reachShortcut,
+  type WouldDo,
+  wouldDo,
+} from '@nimble-lever/core/keys/layouts';
 import { ok, type Result } from '@nimble-lever/core/result';
 import { WORDS } from '../shell/words.ts';
 
@@ -17,6 +25,12 @@ export interface Typed {
   readonly notation: string;
   /** What to know about it, in words. */
   readonly warnings: readonly string[];
+}
+
+/** A shortcut that would do, in our notation, and for which programs. */
+export interface Instead {
+  readonly notation: string;
+  readonly goesBy: WouldDo['goesBy'];
 }
 
 /** Reads a typed shortcut: keys named by what they type are those of the person's keyboard. */
@@ -30,23 +44,40 @@ export function readTyped(text: string, layout: Layout | null): Result<Typed, Sh
     if (!reached.ok) return reached;
     const { shortcut, how } = reached.value;
     steps.push(formatShortcut(shortcut));
-    if (how === 'with-altgr') warnings.push(WORDS.needsAltGr(part.trim()));
     if (how === 'by-position') warnings.push(WORDS.byPosition(layout.name));
   }
   const notation = canonicalSteps(steps.join(', '));
   return notation.ok ? ok({ notation: notation.value, warnings }) : notation;
 }
 
-/** What to know about a shortcut on this keyboard and platform: keys it lacks, what the system keeps. */
+/** What to know about a shortcut on this keyboard and platform: keys it lacks, AltGr, what the system keeps. */
 export function shortcutWarnings(notation: string, platform: Platform, layout: Layout | null): string[] {
-  const steps = parseSteps(notation);
-  if (!steps.ok) return [];
-  return steps.value.flatMap((step) => {
+  return stepsOf(notation).flatMap((step) => {
     const text = formatShortcut(step);
     const reserved = reservedBy(text, platform);
     const kept = reserved ? [WORDS.kept[reserved.by](text, reserved.does)] : [];
-    const lacks = layout && step.code !== null && !hasKey(layout, step.code);
-    const name = KEY_BY_CODE.get(step.code ?? '')?.legend ?? '';
-    return lacks ? [...kept, WORDS.noSuchKey(name, layout.name)] : kept;
+    if (!layout || step.code === null) return kept;
+    const character = byAltGr(step, layout);
+    const modifiers = formatShortcut({ ...step, shift: false, altGr: false, code: null });
+    if (character !== null) return [...kept, WORDS.needsAltGr(`${modifiers}+${character}`)];
+    const name = KEY_BY_CODE.get(step.code)?.legend ?? '';
+    return hasKey(layout, step.code) ? kept : [...kept, WORDS.noSuchKey(name, layout.name)];
   });
+}
+
+/** What would do instead of a shortcut that this keyboard has no good keys for; each in our notation. */
+export function shortcutsInstead(notation: string, layout: Layout | null): readonly Instead[] {
+  if (!layout) return [];
+  const steps = stepsOf(notation);
+  return steps.flatMap((step, at) =>
+    wouldDo(step, layout).map(({ shortcut, goesBy }) => ({
+      notation: steps.with(at, shortcut).map(formatShortcut).join(', '),
+      goesBy,
+    })),
+  );
+}
+
+function stepsOf(notation: string): readonly Shortcut[] {
+  const steps = parseSteps(notation);
+  return steps.ok ? steps.value : [];
 }

@@ -44,11 +44,16 @@ export const WORDS = {
   chooseKeyboard: 'Choose',
   itIsUs: 'United States',
   needsAltGr: (shortcut: string) =>
-    `${shortcut} needs AltGr on your keyboard; many programs do not take that with other modifiers.`,
+    `${shortcut} needs AltGr on your keyboard; many programs miss it.`,
   byPosition: (layout: string) =>
     `${layout} does not type that character by one key; the key at its place on a United States keyboard is taken.`,
   noSuchKey: (key: string, layout: string) =>
     `A ${layout} keyboard has no ${key} key to press; it is sent all the same.`,
+  takeInstead: (shortcut: string) => `Use ${shortcut}`,
+  insteadMeans: {
+    character: 'Types the same on your keyboard',
+    place: 'The key in the same place as on a United States keyboard, for programs that go by places',
+  },
   kept: {
     system: (shortcut: string, does: string) => `The system keeps ${shortcut} for itself: it ${does}.`,
     browser: (shortcut: string, does: string) => `A browser keeps ${shortcut} for itself: it ${does}.`,

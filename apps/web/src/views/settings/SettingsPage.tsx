@@ -55,6 +55,7 @@ export function SettingsPage() {
             size="small"
             label={WORDS.platform}
             value={platform}
+            sx={{ '& .MuiSelect-select': { paddingLeft: '14px' } }}
             onChange={({ target }) => dispatch(choosePlatform(target.value as Platform))}
           >
             {(['windows', 'mac', 'linux'] as const).map((choice) => (

@@ -10,5 +10,6 @@ export {
   type Way,
 } from './layout.ts';
 export { LAYOUTS, type LayoutEntry, TELLING_KEYS, USUAL_LAYOUT } from './layoutList.ts';
-export { hasKey, type Reached, reachShortcut } from './reach.ts';
+export { type Reached, reachShortcut } from './reach.ts';
 export { typeText, type Untypeable } from './typing.ts';
+export { byAltGr, hasKey, type WouldDo, wouldDo } from './wouldDo.ts';

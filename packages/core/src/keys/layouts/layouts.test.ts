@@ -3,12 +3,14 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { promisify } from 'node:util';
 import { KEY_BY_X_KEYCODE } from '../keyTable.ts';
+import { parseShortcut } from '../parseShortcut.ts';
 import { formatShortcut } from '../shortcut.ts';
 import { guessLayouts } from './guessLayout.ts';
 import { type Layout, layoutDataSchema, readLayout } from './layout.ts';
 import { LAYOUTS, TELLING_KEYS } from './layoutList.ts';
-import { hasKey, reachShortcut } from './reach.ts';
+import { reachShortcut } from './reach.ts';
 import { typeText } from './typing.ts';
+import { hasKey, wouldDo } from './wouldDo.ts';
 
 const run = promisify(execFile);
 const dataOf = (id: string) =>
@@ -147,6 +149,22 @@ test.each([
 ])('on %s, %s is the keys %s (%s)', (id, text, keys, how) => {
   const reached = reachShortcut(text, layoutOf(id));
   expect(reached.ok && [formatShortcut(reached.value.shortcut), reached.value.how]).toEqual([keys, how]);
+});
+
+test.each([
+  ['de', 'Ctrl+AltGr+8', ['Ctrl+[ by place']],
+  ['de', 'Alt+AltGr+-', ['Alt+\\ by place']],
+  ['de', 'Ctrl+AltGr+7', []],
+  ['de', 'AltGr+8', []],
+  ['de', 'Ctrl+Y', []],
+  ['us', 'Ctrl+IntlRo', ['Ctrl+\\ by character']],
+  ['de', 'Ctrl+IntlYen', []],
+  ['jp', 'Ctrl+IntlRo', []],
+])('on %s, instead of %s these would do: %j', (id, text, expected) => {
+  const parsed = parseShortcut(text);
+  if (!parsed.ok) throw new Error(`“${text}” is no shortcut`);
+  const found = wouldDo(parsed.value, layoutOf(id));
+  expect(found.map(({ shortcut, goesBy }) => `${formatShortcut(shortcut)} by ${goesBy}`)).toEqual(expected);
 });
 
 test('keys of other countries are not on every keyboard', () => {

@@ -1,5 +1,4 @@
 import { ok, type Result } from '../../result.ts';
-import { KEY_BY_CODE } from '../keyTable.ts';
 import { parseShortcut, type ShortcutProblem } from '../parseShortcut.ts';
 import type { Shortcut } from '../shortcut.ts';
 import { type Layout, pressFor } from './layout.ts';
@@ -34,9 +33,4 @@ export function reachShortcut(text: string, layout: Layout): Result<Reached, Sho
 function writtenCharacter(text: string): string | null {
   const last = /(?:^|[+\s-])(\S)$/u.exec(text.trim())?.[1];
   return last?.toLowerCase() ?? null;
-}
-
-/** Whether a layout's keyboard has a key: those of other countries are not on every one. */
-export function hasKey(layout: Layout, code: string): boolean {
-  return KEY_BY_CODE.get(code)?.kind !== 'writing' || layout.keys[code] !== undefined;
 }

@@ -14,6 +14,7 @@ import {
 } from '@nimble-lever/core/keys';
 import { useContext, useState } from 'react';
 import { shortcutWarnings } from '../../../app/keyboard/typedShortcut.ts';
+import { UseInstead } from '../../../app/keyboard/UseInstead.tsx';
 import { useAppSelector } from '../../../app/store.ts';
 import { DrawnKeyboard } from '../../../pieces/DrawnKeyboard.tsx';
 import { Keycap } from '../../../pieces/Keycap.tsx';
@@ -58,6 +59,10 @@ export function Composer({ open, onUse, onClose }: Props) {
     setBefore([]);
     setTyped('');
     onClose();
+  };
+  const choose = (chosen: string) => {
+    onUse(chosen);
+    close();
   };
   const toggle = (code: string) => {
     const modifier = modifierOf(code);
@@ -104,16 +109,10 @@ export function Composer({ open, onUse, onClose }: Props) {
         <Line role="status">
           {notation ? <Keycap shortcut={notation} /> : <p>{WORDS.composeHint}</p>}
           {warnings.length > 0 && <p>{warnings.join(' ')}</p>}
+          <UseInstead notation={notation} onUse={choose} />
         </Line>
         <Line>
-          <Button
-            variant="contained"
-            disabled={notation === ''}
-            onClick={() => {
-              onUse(notation);
-              close();
-            }}
-          >
+          <Button variant="contained" disabled={notation === ''} onClick={() => choose(notation)}>
             {WORDS.use}
           </Button>
           <Button

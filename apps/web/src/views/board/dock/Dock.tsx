@@ -14,9 +14,10 @@ const Box = styled('aside')(({ theme: { vars } }) => ({
   height: DOCK_HEIGHT,
   display: 'grid',
   gridTemplateColumns: 'minmax(210px, 1fr) minmax(330px, 1.75fr) minmax(284px, 1.15fr) minmax(170px, 0.85fr)',
+  gridTemplateRows: 'minmax(0, 1fr)',
   borderTop: `1px solid ${vars?.palette.divider}`,
   backgroundColor: vars?.palette.tokens.sheet,
-  overflow: 'auto',
+  overflow: 'auto hidden',
 }));
 
 const Empty = styled('aside')(({ theme: { vars } }) => ({

@@ -28,7 +28,9 @@ const Style = styled('div')(({ theme: { vars } }) => ({
   display: 'flex',
   alignItems: 'center',
   gap: 12,
+  minHeight: 28,
   fontSize: 12,
+  '& .MuiToggleButton-root': { minHeight: 28, height: 28 },
   color: vars?.palette.text.secondary,
   '& b': { color: vars?.palette.text.primary, fontWeight: 650 },
 }));

@@ -2,11 +2,13 @@ import { styled } from '@mui/material/styles';
 import type { ReactNode } from 'react';
 
 const Box = styled('section')(({ theme: { vars } }) => ({
-  padding: '12px 16px',
+  padding: '12px 16px 8px',
   minWidth: 0,
+  overflowX: 'hidden',
+  overflowY: 'auto',
   display: 'flex',
   flexDirection: 'column',
-  gap: 8,
+  gap: 6,
   borderLeft: `1px solid ${vars?.palette.divider}`,
   '&:first-of-type': { borderLeft: 0 },
 }));

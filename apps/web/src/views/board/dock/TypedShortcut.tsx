@@ -9,6 +9,7 @@ import { describeAction, shortcutProblemWords } from '@nimble-lever/core/words';
 import { Keyboard, TriangleAlert } from 'lucide-react';
 import { useContext, useState } from 'react';
 import { readTyped, shortcutWarnings } from '../../../app/keyboard/typedShortcut.ts';
+import { UseInstead } from '../../../app/keyboard/UseInstead.tsx';
 import { useAppDispatch, useAppSelector } from '../../../app/store.ts';
 import { KeyboardContext } from '../../../pieces/keyboard.ts';
 import { recordingStarted } from '../boardSlice.ts';
@@ -17,7 +18,9 @@ import type { CellEdits } from './useCellEdits.ts';
 
 const Row = styled('div')({ display: 'flex', gap: 6, alignItems: 'center' });
 const Warning = styled('p')(({ theme: { vars } }) => ({
-  margin: '3px 0 0',
+  // Below both fields, which keeps the words whole.
+  gridColumn: '1 / -1',
+  margin: '-4px 0 -2px',
   display: 'flex',
   gap: 5,
   alignItems: 'center',
@@ -53,6 +56,14 @@ export function TypedShortcut({ edits, onCompose }: Props) {
     ...new Set([...(same ? draft.told : []), ...shortcutWarnings(notation, platform, layout)]),
   ];
 
+  const use = (chosen: string, learnt: readonly string[] = []) => {
+    const next = displaySteps(chosen, platform, legends);
+    const command = setSteps(chosen);
+    const used = command && command !== info?.name ? [WORDS.usedFor(cell.column.name, command)] : [];
+    const told = [...learnt, ...used];
+    setDraft({ place: `${cell.at.row}/${cell.at.column}/${next}`, text: next, told });
+    setProblem(null);
+  };
   const take = () => {
     if (text.trim() === shown) {
       setProblem(null);
@@ -63,15 +74,10 @@ export function TypedShortcut({ edits, onCompose }: Props) {
       setProblem(`${shortcutProblemWords(typed.problem)} ${shown ? `${shown} is kept.` : ''}`);
       return;
     }
-    const next = displaySteps(typed.value.notation, platform, legends);
-    const command = setSteps(typed.value.notation);
-    const used = command && command !== info?.name ? [WORDS.usedFor(cell.column.name, command)] : [];
-    const told = [...typed.value.warnings, ...used];
-    setDraft({ place: `${cell.at.row}/${cell.at.column}/${next}`, text: next, told });
-    setProblem(null);
+    use(typed.value.notation, typed.value.warnings);
   };
   return (
-    <div>
+    <>
       <Row>
         <OutlinedInput
           fullWidth
@@ -102,7 +108,7 @@ export function TypedShortcut({ edits, onCompose }: Props) {
         </Tooltip>
       </Row>
       {wrong && (
-        <FormHelperText error id="shortcut-problem" role="alert">
+        <FormHelperText error id="shortcut-problem" role="alert" sx={{ gridColumn: '1 / -1', mt: -0.5 }}>
           {wrong}
         </FormHelperText>
       )}
@@ -110,8 +116,9 @@ export function TypedShortcut({ edits, onCompose }: Props) {
         <Warning role="status" title={warnings.join(' ')}>
           <TriangleAlert size={13} aria-hidden />
           <span>{warnings.join(' ')}</span>
+          <UseInstead notation={notation} onUse={use} />
         </Warning>
       )}
-    </div>
+    </>
   );
 }
