@@ -43,8 +43,7 @@ export const WORDS = {
     'This browser does not say which keyboard you have. Keycaps show your labels once you choose it.',
   chooseKeyboard: 'Choose',
   itIsUs: 'United States',
-  needsAltGr: (shortcut: string) =>
-    `${shortcut} needs AltGr on your keyboard; many programs miss it.`,
+  needsAltGr: (shortcut: string) => `${shortcut} needs AltGr on your keyboard; many programs miss it.`,
   byPosition: (layout: string) =>
     `${layout} does not type that character by one key; the key at its place on a United States keyboard is taken.`,
   noSuchKey: (key: string, layout: string) =>
