@@ -22,6 +22,7 @@ export {
   deviceSettingsSchema,
   USUAL_SETTINGS,
 } from './device.ts';
+export { freeId } from './freeId.ts';
 export { idSchema, LINE_PATTERN, nameSchema } from './names.ts';
 export { penTablet } from './penTablet.ts';
 export { pocketMouse } from './pocketMouse.ts';

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import OutlinedInput from '@mui/material/OutlinedInput';
 import { styled } from '@mui/material/styles';
-import { LINE_PATTERN } from '@nimble-lever/core/devices';
+import { freeId, LINE_PATTERN } from '@nimble-lever/core/devices';
 import { SAMPLES, type Sample } from '@nimble-lever/core/devices/hid';
 import { type DragEvent, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -9,7 +9,7 @@ import { makeEdit } from '../../app/setup/edits.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { DescribedDrawing } from './DescribedDrawing.tsx';
-import { fileText, freeDeviceId, readDescribed } from './readDescribed.ts';
+import { fileText, readDescribed } from './readDescribed.ts';
 import { TryReports } from './TryReports.tsx';
 import { useReports } from './useReports.ts';
 import { WORDS } from './words.ts';
@@ -59,7 +59,7 @@ export function AddDevicePage() {
   const [problem, setProblem] = useState<string | null>(null);
   const sample: Sample | undefined = SAMPLES.find(({ descriptor }) => descriptor === text);
   const called = name.trim() || 'New device';
-  const id = freeDeviceId(setup, called);
+  const id = freeId(called, new Set(setup.devices.map((device) => device.id)), 'device');
   const read = useMemo(() => (text.trim() === '' ? null : readDescribed(text)), [text]);
   const found = typeof read === 'object' ? read : null;
   const reports = useReports(found?.decoder ?? null);

@@ -7,7 +7,6 @@ import {
   parseDescriptor,
   readBytes,
 } from '@nimble-lever/core/devices/hid';
-import type { Setup } from '@nimble-lever/core/setup';
 import { bytesProblemWords, descriptorProblemWords } from '@nimble-lever/core/words';
 
 /** A descriptor that was read: the device it makes, and how its reports are decoded. */
@@ -37,19 +36,4 @@ export function readDescribed(text: string): Read | string {
 export function fileText(data: Uint8Array): string {
   const isText = data.every((byte) => byte === 9 || byte === 10 || byte === 13 || (byte >= 32 && byte < 127));
   return isText ? new TextDecoder('latin1').decode(data) : bytesText(data);
-}
-
-/** An id for a device of this name that the set-up has not given yet. */
-export function freeDeviceId(setup: Setup, name: string): string {
-  const words = name
-    .normalize('NFD')
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
-    .slice(0, 50);
-  const base = words || 'device';
-  const taken = new Set(setup.devices.map(({ id }) => id));
-  let id = base;
-  for (let i = 2; taken.has(id) || id === 'constructor'; i++) id = `${base}-${i}`;
-  return id;
 }

@@ -1,5 +1,6 @@
 import { type Control, controlOf, USUAL_RATES } from '../control.ts';
 import { type Device, USUAL_SETTINGS } from '../device.ts';
+import { freeId } from '../freeId.ts';
 import type { Descriptor } from './descriptor.ts';
 import { layOut } from './layOut.ts';
 import { type ControlPart, type Source, sourcesOf } from './sources.ts';
@@ -26,7 +27,8 @@ export function describedDevice(descriptor: Descriptor, id: string, name: string
   const taken = new Set<string>();
   const controls = parts.map((part, i): Control => {
     const called = names[i] ?? part.name;
-    const own = freeId(called, taken);
+    const own = freeId(called, taken, 'control');
+    taken.add(own);
     ids.set(part, own);
     return controlFor(part, own, called, shaped.shapes[i]);
   });
@@ -63,20 +65,6 @@ function distinct(names: readonly string[]): readonly string[] {
     next.set(name, number);
     return `${name} ${number}`;
   });
-}
-
-function freeId(name: string, taken: Set<string>): string {
-  const words = name
-    .normalize('NFD')
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
-    .slice(0, 50);
-  const base = words === '' || words === 'constructor' ? 'control' : words;
-  let id = base;
-  for (let i = 2; taken.has(id); i++) id = `${base}-${i}`;
-  taken.add(id);
-  return id;
 }
 
 function controlFor(
