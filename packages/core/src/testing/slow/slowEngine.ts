@@ -1,4 +1,4 @@
-import type { Control, DeviceSettings, Trigger } from '../../devices/index.ts';
+import type { Trigger } from '../../devices/index.ts';
 import type { EngineEvent } from '../../engine/index.ts';
 import type { FrontWindow } from '../../resolve/index.ts';
 import { applyEdit, EVERYWHERE, type Setup } from '../../setup/index.ts';
@@ -10,6 +10,7 @@ import { SlowEnding } from './slowEnding.ts';
 import { type Choice, controlIn, look, profileFor } from './slowLook.ts';
 import { SlowMoves } from './slowMoves.ts';
 import { SlowPresses } from './slowPresses.ts';
+import type { SlowWorld } from './slowWorld.ts';
 
 /**
  * A second model of the engine, slow and plain, written straight from what the engine must do: nothing is
@@ -34,14 +35,14 @@ export class SlowEngine {
       pin: (profile) => this.#decide({ pinned: profile }),
       letGo: (device) => this.#ending.letGo(device),
     });
-    const world = {
+    const world: SlowWorld = {
       desk: this.#desk,
       clock: this.#clock,
       actions: this.#actions,
-      choose: (device: string, control: string, trigger: Trigger) => this.#choose(device, control, trigger),
-      bound: (device: string, control: string, trigger: Trigger) => this.#bound(device, control, trigger),
-      controlOf: (device: string, control: string) => controlIn(this.#setup, device, control),
-      settingsOf: (device: string) => this.#setup.devices.find(({ id }) => id === device)?.settings ?? null,
+      choose: (device, control, trigger) => this.#choose(device, control, trigger),
+      bound: (device, control, trigger) => this.#bound(device, control, trigger),
+      controlOf: (device, control) => controlIn(this.#setup, device, control),
+      settingsOf: (device) => this.#setup.devices.find(({ id }) => id === device)?.settings ?? null,
     };
     this.#presses = new SlowPresses(world);
     this.#moves = new SlowMoves(world, this.#presses);
@@ -153,15 +154,4 @@ export class SlowEngine {
     const choice = this.#choose(device, control, trigger);
     return choice.found && choice.found.binding.behaviour.kind !== 'native' ? choice : null;
   }
-}
-
-/** What the parts of the slow model know of the rest. */
-export interface SlowWorld {
-  readonly desk: SlowDesk;
-  readonly clock: SlowClock;
-  readonly actions: SlowActions;
-  readonly choose: (device: string, control: string, trigger: Trigger) => Choice;
-  readonly bound: (device: string, control: string, trigger: Trigger) => Choice | null;
-  readonly controlOf: (device: string, control: string) => Control | null;
-  readonly settingsOf: (device: string) => DeviceSettings | null;
 }

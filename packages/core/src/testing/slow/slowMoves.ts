@@ -1,9 +1,9 @@
 import type { EventOf } from '../../engine/index.ts';
 import type { Setup } from '../../setup/index.ts';
 import type { Due } from './slowClock.ts';
-import type { SlowWorld } from './slowEngine.ts';
 import type { Choice } from './slowLook.ts';
 import type { SlowPresses } from './slowPresses.ts';
+import type { SlowWorld } from './slowWorld.ts';
 
 /** A ring away from its rest. */
 export interface Spring {

@@ -1,8 +1,8 @@
 import type { Trigger } from '../../devices/index.ts';
 import type { End } from './slowActions.ts';
 import type { Due } from './slowClock.ts';
-import type { SlowWorld } from './slowEngine.ts';
 import type { Choice } from './slowLook.ts';
+import type { SlowWorld } from './slowWorld.ts';
 
 /** One control's press, from going down until it is over and done with. */
 export interface Press {
