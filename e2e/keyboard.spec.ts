@@ -109,6 +109,7 @@ test('what the browser keeps is put together from keys on screen, found by name,
   await dialog.getByRole('button', { name: 'Tab', exact: true }).click();
   await expect(dialog).toContainText('The system keeps Alt+Tab for itself: it switches windows.');
   await dialog.getByRole('button', { name: 'Alt', exact: true }).click();
+  await expect(dialog.getByRole('button', { name: 'AltGr, Right Alt' })).toHaveText('AltGr');
   await dialog.getByRole('textbox', { name: 'Find a key by name' }).fill('bracket');
   await dialog.getByRole('group', { name: 'Further keys' }).getByRole('button', { name: ']' }).click();
   await dialog.getByRole('button', { name: 'Then…' }).click();

@@ -72,6 +72,9 @@ export function DrawnKeyboard({ pressed, onKey, whole }: Props) {
     const { code, width } = key;
     const legend = legendOf(code, platform, legends);
     const writing = KEY_BY_CODE.get(code)?.kind === 'writing';
+    const label = shortLegend(key, platform, legend);
+    // What is drawn is part of the name, so that it can be spoken (WCAG 2.5.3).
+    const name = label === legend ? legend : `${label}, ${legend}`;
     return (
       <Key
         key={code}
@@ -79,12 +82,12 @@ export function DrawnKeyboard({ pressed, onKey, whole }: Props) {
         className={writing ? undefined : 'other'}
         style={{ width: width * UNIT + (width - 1) * 4 }}
         title={code}
-        aria-label={writing ? `${legend} (${code})` : legend}
+        aria-label={writing ? `${legend} (${code})` : name}
         aria-pressed={pressed.has(code)}
         disabled={onKey === null}
         onClick={() => onKey?.(code)}
       >
-        {shortLegend(key, platform, legend)}
+        {label}
       </Key>
     );
   };
