@@ -1,3 +1,4 @@
+import { show, showRows } from './support/board.ts';
 import { cell, control, expect, expectAccessible, open, test } from './support/test.ts';
 
 for (const theme of ['light', 'dark'] as const) {
@@ -41,6 +42,47 @@ for (const theme of ['light', 'dark'] as const) {
       await expectAccessible(page);
     });
 
+    test('axe finds nothing serious on the Rig and all its parts', async ({ app, quietPage: page }) => {
+      await open(page, app.address, 'rig');
+      await page.getByRole('button', { name: 'Find a control' }).click();
+      await page.keyboard.press('F9');
+      await expectAccessible(page);
+      const list = page.getByRole('navigation', { name: 'Devices of the rig' });
+      await list.getByRole('button', { name: /^Pocket mouse/ }).click();
+      await page.getByRole('tab', { name: 'Tuning' }).click();
+      await page.getByRole('button', { name: 'Pad to try presses on' }).click();
+      await expectAccessible(page);
+      await page.getByRole('tab', { name: 'Computers' }).click();
+      await expectAccessible(page);
+      await list.getByRole('button', { name: /^Twelve pad/ }).click();
+      await page.getByRole('tab', { name: 'Memory' }).click();
+      await page.getByRole('button', { name: 'Store in the slot' }).click();
+      await expectAccessible(page);
+    });
+
+    test('axe finds nothing serious on the Board’s triggers, layers, rings and copies', async ({
+      app,
+      quietPage: page,
+    }) => {
+      await open(page, app.address, 'board');
+      await cell(page, 'Key 5', 'Larkframe').click();
+      await page.keyboard.press('t');
+      await page.getByRole('tab', { name: 'Far' }).click();
+      await page.getByRole('button', { name: 'Compare with Base' }).click();
+      await expectAccessible(page);
+      await page.getByRole('tab', { name: 'Base' }).click();
+      await showRows(page, 'pen tablet side');
+      await cell(page, 'Side key 4', 'Brindle').click();
+      await page.getByRole('button', { name: 'Edit the ring…' }).click();
+      await expect(page.getByRole('dialog', { name: 'Radial menu' })).toBeVisible();
+      await expectAccessible(page);
+      await page.getByRole('button', { name: 'Done' }).click();
+      await page.getByRole('button', { name: 'Column Larkframe' }).click();
+      await page.getByRole('menuitem', { name: 'Copy the column…' }).click();
+      await expect(page.getByRole('dialog', { name: 'Copy of Larkframe' })).toBeVisible();
+      await expectAccessible(page);
+    });
+
     test('axe finds nothing serious on Rehearse', async ({ app, quietPage: page }) => {
       await open(page, app.address, 'rehearse');
       await expectAccessible(page);
@@ -49,6 +91,18 @@ for (const theme of ['light', 'dark'] as const) {
       await page.keyboard.down('Space');
       await expectAccessible(page);
       await page.getByRole('button', { name: /^In front/ }).click();
+      await expectAccessible(page);
+      await page.keyboard.press('Escape');
+      await page.keyboard.up('Space');
+      // Every program once, a radial menu over the desk, and the list of one's own devices.
+      for (const program of ['Hushbox', 'Tallow', 'Quillboard', 'Fernway', 'Tin Can', 'Brindle']) {
+        await page.getByRole('button', { name: program, exact: true }).click();
+      }
+      await show(page, 'Pen tablet');
+      await control(page, 'Pen tablet', 'Side key 4').focus();
+      await page.keyboard.press('Space');
+      await expect(page.getByRole('dialog', { name: 'Radial menu Paints' })).toBeVisible();
+      await page.getByRole('button', { name: 'Use my own devices' }).click();
       await expectAccessible(page);
     });
   });
@@ -65,13 +119,13 @@ test('the theme follows the system and can be chosen', async ({ app, quietPage: 
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'light');
 });
 
-test('Board and Rehearse need no scrolling of the page at 1280×800, and work at 1024', async ({
+test('Board, Rig and Rehearse need no scrolling of the page at 1280×800, and work at 1024', async ({
   app,
   quietPage: page,
 }) => {
   for (const width of [1280, 1024]) {
     await page.setViewportSize({ width, height: 800 });
-    for (const view of ['board', 'rehearse'] as const) {
+    for (const view of ['board', 'rig', 'rehearse'] as const) {
       await open(page, app.address, view);
       const overflow = await page.evaluate(() => [
         document.documentElement.scrollWidth - window.innerWidth,

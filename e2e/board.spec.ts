@@ -154,19 +154,19 @@ test('a control and its row find each other; the real mouse is heard', async ({ 
   await control(page, 'Twelve pad', 'Lower knob').focus();
   await page.keyboard.press('ArrowRight');
   await expect(page.getByRole('gridcell', { selected: true })).toHaveAccessibleName(
-    /^Lower knob, clockwise in Larkframe/,
+    /^Twelve pad, Lower knob, clockwise in Larkframe/,
   );
   await cell(page, 'Key 3', 'Brindle').click();
-  await expect(page.locator('[data-control=key-3]')).toHaveClass(/selected/);
+  await expect(control(page, 'Twelve pad', 'Key 3')).toHaveClass(/selected/);
 
   await page.mouse.move(640, 420);
   await page.mouse.down({ button: 'middle' });
-  await expect(page.locator('[data-control=wheel]')).toHaveClass(/lit/);
+  await expect(control(page, 'Pocket mouse', 'Wheel')).toHaveClass(/lit/);
   await expect(page.getByRole('gridcell', { selected: true })).toHaveAccessibleName(
-    /^Wheel press in Brindle/,
+    /^Pocket mouse, Wheel press in Brindle/,
   );
   await page.mouse.up({ button: 'middle' });
-  await expect(page.locator('[data-control=wheel]')).not.toHaveClass(/lit/);
+  await expect(control(page, 'Pocket mouse', 'Wheel')).not.toHaveClass(/lit/);
 });
 
 test('hovering over a cell lights up every cell of the same intent', async ({ app, quietPage: page }) => {

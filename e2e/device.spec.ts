@@ -47,6 +47,7 @@ test('a device nobody has seen is added from its descriptor, bound on the Board 
   await page.getByRole('link', { name: 'Rehearse' }).click();
   await rehearsing(page);
   await page.getByRole('button', { name: 'Brindle', exact: true }).click();
+  await page.getByRole('button', { name: 'Brass knob', exact: true }).click();
   await control(page, 'Brass knob', 'Button 2').click();
   await expect(page.getByRole('region', { name: /^Brindle/ })).toContainText('Eraser');
 
@@ -57,6 +58,7 @@ test('a device nobody has seen is added from its descriptor, bound on the Board 
   await expect(page.getByRole('group', { name: 'Brass knob' })).toBeHidden();
   await page.getByRole('button', { name: /^Redo/ }).click();
   await expect(page.getByRole('group', { name: 'Brass knob' })).toBeVisible();
+  await page.getByRole('textbox', { name: 'Search the Board' }).fill('key 12');
   await expect(cell(page, 'Key 12', 'Everywhere')).toContainText('Save');
 });
 
@@ -69,8 +71,10 @@ test('an example plays its recording; a shuttle ring and a slider can be moved i
   await page.getByRole('button', { name: 'Play the recording' }).click();
   await expect(page.getByText('Shuttle ring at 3')).toBeVisible();
   await expect(page.getByText('Button 9 up')).toBeVisible();
+  await page.getByRole('textbox', { name: 'Name' }).fill('Old shuttle');
   await page.getByRole('button', { name: 'Add to the rig' }).click();
 
+  await page.getByRole('textbox', { name: 'Search the Board' }).fill('old shuttle');
   const row = page.getByRole('row', { name: /^Shuttle ring, clockwise/ });
   await row.getByRole('gridcell', { name: / in Larkframe:/ }).click();
   await page.getByRole('textbox', { name: 'Shortcut' }).fill('ArrowRight');
@@ -79,7 +83,8 @@ test('an example plays its recording; a shuttle ring and a slider can be moved i
   await saved(page);
   await page.getByRole('link', { name: 'Rehearse' }).click();
   await rehearsing(page);
-  await control(page, 'Shuttle', 'Shuttle ring').focus();
+  await page.getByRole('button', { name: 'Old shuttle', exact: true }).click();
+  await control(page, 'Old shuttle', 'Shuttle ring').focus();
   await page.keyboard.down('ArrowRight');
   await expect(page.getByRole('region', { name: /^Larkframe/ })).toContainText('Frame 5 of 7');
   await page.keyboard.up('ArrowRight');

@@ -10,6 +10,7 @@ test('the layout is chosen in Settings: keycaps, typing and the keys on screen a
   await page.getByRole('link', { name: 'Settings' }).click();
   await page.getByRole('combobox', { name: 'Layout' }).fill('German (Sw');
   await page.getByRole('option', { name: 'German (Switzerland)' }).click();
+  await expect(page.getByRole('combobox', { name: 'Layout' })).toHaveValue('German (Switzerland)');
   await page.getByRole('combobox', { name: 'Layout' }).fill('German');
   await page.getByRole('option', { name: 'German', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Ü (BracketLeft)' })).toBeVisible();

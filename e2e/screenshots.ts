@@ -1,5 +1,6 @@
 import path from 'node:path';
-import { cell, control, open, test } from './support/test.ts';
+import { assignTrigger, show, showRows } from './support/board.ts';
+import { cell, control, open, rehearsing, test } from './support/test.ts';
 
 const FOLDER = path.resolve(import.meta.dirname, '../docs/screenshots');
 
@@ -30,6 +31,51 @@ for (const theme of ['light', 'dark'] as const) {
     await page.waitForTimeout(600);
     await page.screenshot({ path: path.join(FOLDER, `rehearse-${theme}.png`) });
     await page.mouse.up();
+  });
+
+  test(`Board with triggers, ${theme}`, async ({ app, page }) => {
+    await page.emulateMedia({ colorScheme: theme });
+    await open(page, app.address, 'board');
+    await assignTrigger(page, 'twelve pad', 'Key 5', 'hold', 'Larkframe', 'End');
+    await assignTrigger(page, 'twelve pad', 'Key 5', 'double press', 'Larkframe', 'Home');
+    await assignTrigger(page, 'twelve pad', 'Key 5', 'nudge right', 'Larkframe', 'ArrowRight');
+    await showRows(page, '');
+    await cell(page, 'Key 5, hold', 'Larkframe').click();
+    await page.getByRole('button', { name: 'Repeat', exact: true }).click();
+    await page.waitForTimeout(500);
+    await page.screenshot({ path: path.join(FOLDER, `triggers-${theme}.png`) });
+  });
+
+  test(`Rig, ${theme}`, async ({ app, page }) => {
+    await page.emulateMedia({ colorScheme: theme });
+    await open(page, app.address, 'rig');
+    await page.getByRole('button', { name: /^Twelve pad/ }).click();
+    await control(page, 'Twelve pad', 'Key 9').click();
+    await page.waitForTimeout(900);
+    await page.screenshot({ path: path.join(FOLDER, `rig-${theme}.png`) });
+  });
+
+  test(`Tuning, ${theme}`, async ({ app, page }) => {
+    await page.emulateMedia({ colorScheme: theme });
+    await open(page, app.address, 'rig');
+    await page.getByRole('button', { name: /^Pocket mouse/ }).click();
+    await page.getByRole('tab', { name: 'Tuning' }).click();
+    await page.getByRole('checkbox', { name: /faster hand/ }).check();
+    await page.waitForTimeout(500);
+    await page.screenshot({ path: path.join(FOLDER, `tuning-${theme}.png`) });
+  });
+
+  test(`Rehearse with a radial menu, ${theme}`, async ({ app, page }) => {
+    await page.emulateMedia({ colorScheme: theme });
+    await open(page, app.address, 'rehearse');
+    await rehearsing(page);
+    await page.getByRole('button', { name: 'Brindle', exact: true }).click();
+    await show(page, 'Pen tablet');
+    await control(page, 'Pen tablet', 'Side key 4').focus();
+    await page.keyboard.press('Space');
+    for (let i = 0; i < 2; i++) await page.keyboard.press('ArrowRight');
+    await page.waitForTimeout(400);
+    await page.screenshot({ path: path.join(FOLDER, `radial-${theme}.png`) });
   });
 
   test(`Keys on screen, ${theme}`, async ({ app, page }) => {

@@ -155,3 +155,32 @@ test('a profile can be pinned and let follow again', async ({ app, quietPage: pa
   await page.getByRole('menuitemradio', { name: /^Automatic/ }).click();
   await expect(page.getByRole('button', { name: /^In front: Larkframe/ })).toBeVisible();
 });
+
+test('every program of the desk has its profile, obeys the dial, and lists its commands', async ({
+  app,
+  quietPage: page,
+}) => {
+  await open(page, app.address, 'rehearse');
+  await rehearsing(page);
+  for (const [name, command] of [
+    ['Hushbox', 'Scrub on'],
+    ['Tallow', 'Turn the hue on'],
+    ['Quillboard', 'Next word'],
+    ['Fernway', 'Next tab'],
+    ['Tin Can', 'Louder'],
+  ] as const) {
+    await page.getByRole('button', { name, exact: true }).click();
+    await expect(page.getByRole('button', { name: new RegExp(`^In front: ${name}`) })).toBeVisible();
+    await control(page, 'Bench dial', 'Dial').focus();
+    await page.keyboard.press('ArrowRight');
+    const program = page.getByRole('region', { name: new RegExp(`^${name} —`) });
+    await expect(program).toContainText(`Last command ${command}`);
+  }
+  const quillboard = page.getByRole('region', { name: /^Quillboard —/ });
+  await page.getByRole('button', { name: 'Quillboard', exact: true }).click();
+  await quillboard.getByRole('button', { name: 'Commands of Quillboard' }).click();
+  await expect(page.getByRole('menuitem')).toHaveCount(18);
+  await expect(page.getByRole('menuitem', { name: /^New card/ })).toContainText('Ctrl+Enter');
+  await page.getByRole('menuitem', { name: /^New card/ }).click();
+  await expect(quillboard).toContainText('Card 2 of 4');
+});

@@ -8,6 +8,8 @@ import { main } from './lib/say.mjs';
 
 await main(async () => {
   ensureNpmPackages();
+  const { ensureBuilt } = await import('./lib/build.mjs');
+  ensureBuilt();
   const { build } = await import('esbuild');
   const { runAside } = await import('./lib/run.mjs');
   const bundle = path.join(ensureLocal(), 'bench.mjs');
@@ -18,6 +20,7 @@ await main(async () => {
     platform: 'node',
     outfile: bundle,
     logLevel: 'error',
+    external: ['playwright-core'],
   });
   const args = ['--expose-gc', bundle, ...process.argv.slice(2)];
   process.exitCode = await runAside(process.execPath, args, { cwd: ROOT });

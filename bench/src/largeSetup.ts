@@ -28,12 +28,14 @@ function rulesOf(program: number): Rule[] {
   ];
 }
 
-/** A set-up of 200 profiles × 300 controls × 4 layers with 20,000 bindings and 995 rules. */
-export function largeSetup(): Setup {
-  const devices = Array.from({ length: 22 }, (_, i) => twelvePad(`pad-${i}`, `Pad ${i}`));
+/** A set-up of 200 profiles × 300 controls × 4 layers with 20,000 bindings and 995 rules; or smaller. */
+export function largeSetup(programs = PROGRAMS, controls = 300): Setup {
+  const devices = Array.from({ length: Math.ceil(controls / 14) }, (_, i) =>
+    twelvePad(`pad-${i}`, `Pad ${i}`),
+  );
   const places = devices
     .flatMap(({ id, controls }) => controls.map((control) => ({ device: id, control: control.id })))
-    .slice(0, 300);
+    .slice(0, controls);
   const bindingsOf = (program: number): Record<string, Binding> =>
     Object.fromEntries(
       Array.from({ length: 100 }, (_, i) => {
@@ -46,7 +48,7 @@ export function largeSetup(): Setup {
         return [key, { behaviour, face: null, note: null } satisfies Binding];
       }),
     );
-  const ids = Array.from({ length: PROGRAMS }, (_, i) => `program-${i}`);
+  const ids = Array.from({ length: programs }, (_, i) => `program-${i}`);
   const profiles = [EVERYWHERE, ...ids].map(
     (id, i): Profile => ({
       id,

@@ -1,5 +1,6 @@
 import { cpus } from 'node:os';
 import { demoSetup } from '@nimble-lever/core/setup';
+import { scrollBoard } from './boardScroll.ts';
 import { timeCompile, timeFront, timeRecompile } from './compiling.ts';
 import { memoryGrowth, timeEvents } from './events.ts';
 import { timeDecode, timeParse } from './hid.ts';
@@ -22,6 +23,7 @@ const small = timeEvents(demoSetup(), EVENTS);
 const front = timeFront(large, 5000);
 const compiling = timeCompile(large, 30);
 const recompiling = timeRecompile(large, 1000);
+const scrolling = await scrollBoard();
 const growth = memoryGrowth(large, quick ? MANY / 100 : MANY);
 
 if (process.argv.includes('--json')) {
@@ -33,6 +35,7 @@ if (process.argv.includes('--json')) {
     compiling,
     recompiling,
     growth,
+    scrolling,
     machines,
     parsing,
     decoding,
@@ -61,6 +64,11 @@ if (process.argv.includes('--json')) {
     `Heap after ${(quick ? MANY / 100 : MANY).toLocaleString('en')} events, against a tenth of them: ${(growth / 1024).toFixed(0)} kB more`,
   );
   console.log(`8,000 reports a second take ${decoding.share.toFixed(2)} % of one core (aim: under 2 %).`);
+  const { frames, dropped, median: apart, p99 } = scrolling;
+  console.log(
+    `Scrolling the Board (20 programs × 150 controls × 4 layers) in Chromium: ${dropped} frames dropped over ` +
+      `${frames} drawn; ${apart.toFixed(1)} ms apart at the median, ${p99.toFixed(1)} ms at p99.`,
+  );
   const { ours, theirs, ratio } = machines;
   const rate = (value: number) => Math.round(value).toLocaleString('en');
   console.log(

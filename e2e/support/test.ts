@@ -25,7 +25,7 @@ export { expect };
 
 /** A cell of the Board by its row and column. */
 export function cell(page: Page, row: string, column: string): Locator {
-  return page.getByRole('gridcell', { name: new RegExp(`^${row} in ${column}:`) });
+  return page.getByRole('gridcell', { name: new RegExp(`^[^,]+, ${row} in ${column}:`) }).first();
 }
 
 /** A drawn control by its device and the start of its name. */
@@ -39,7 +39,7 @@ export function control(page: Page, device: string, name: string): Locator {
 export async function open(
   page: Page,
   address: string,
-  view: 'board' | 'rehearse' | 'settings' | 'add-device',
+  view: 'board' | 'rig' | 'rehearse' | 'settings' | 'add-device',
 ): Promise<void> {
   await page.goto(`${address}/${view}`);
   await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();

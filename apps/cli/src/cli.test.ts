@@ -56,7 +56,7 @@ test('explain says what a control does in a program, and why', () => {
 
 test('check tells a sound set-up', () => {
   expect(lever('check', setup)).toBe(
-    'Saltmarsh Paper Theatre: sound (3 devices, 3 programs, 45 bindings).\n',
+    'Saltmarsh Paper Theatre: sound (7 devices, 7 programs, 109 bindings).\n',
   );
 });
 

@@ -1,5 +1,6 @@
 import 'reflect-metadata';
 import { DataSource } from 'typeorm';
+import { DeviceOrigins1764300000000 } from './deviceOrigins.ts';
 import { EngineParts1764200000000 } from './engineParts.ts';
 import { ENTITIES } from './entities.ts';
 import { FirstTables1764000000000 } from './firstTables.ts';
@@ -14,7 +15,12 @@ export async function openDatabase(url: string): Promise<DataSource> {
     type: 'postgres',
     url,
     entities: ENTITIES,
-    migrations: [FirstTables1764000000000, ProfileRules1764100000000, EngineParts1764200000000],
+    migrations: [
+      FirstTables1764000000000,
+      ProfileRules1764100000000,
+      EngineParts1764200000000,
+      DeviceOrigins1764300000000,
+    ],
     synchronize: false,
     poolErrorHandler: () => undefined,
     extra: { max: 10, connectionTimeoutMillis: 5000 },

@@ -7,11 +7,7 @@ export interface SetUpRow {
   name: string;
   revision: number;
 }
-export interface DeviceRow
-  extends Pick<
-    Device,
-    'id' | 'name' | 'kind' | 'width' | 'height' | 'body' | 'controls' | 'settings' | 'descriptor'
-  > {
+export interface DeviceRow extends Device {
   setUp: string;
   position: number;
 }
@@ -102,6 +98,9 @@ export const DeviceEntity = new EntitySchema<DeviceRow>({
     controls: jsonb,
     settings: jsonb,
     descriptor: nullableText,
+    model: nullableText,
+    battery: { type: 'boolean' },
+    memory: { type: 'jsonb', nullable: true },
   },
 });
 export const ProgramEntity = new EntitySchema<ProgramRow>({

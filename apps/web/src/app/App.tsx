@@ -23,6 +23,8 @@ const AddDevicePage = lazy(async () => ({
   default: (await import('../views/addDevice/AddDevicePage.tsx')).AddDevicePage,
 }));
 
+const RigPage = lazy(async () => ({ default: (await import('../views/rig/RigPage.tsx')).RigPage }));
+
 const router = createBrowserRouter([
   {
     element: <Shell />,
@@ -34,6 +36,7 @@ const router = createBrowserRouter([
     children: [
       { index: true, element: <Navigate to="/board" replace /> },
       { path: 'board', element: <BoardPage /> },
+      { path: 'rig', element: <RigPage /> },
       { path: 'rehearse', element: <RehearsePage /> },
       { path: 'settings', element: <SettingsPage /> },
       { path: 'add-device', element: <AddDevicePage /> },

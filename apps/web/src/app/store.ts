@@ -1,23 +1,27 @@
-import { configureStore, type ThunkAction, type UnknownAction } from '@reduxjs/toolkit';
+import { combineSlices, configureStore, type ThunkAction, type UnknownAction } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
 import { boardReducer } from '../views/board/boardSlice.ts';
-import { rehearseReducer } from '../views/rehearse/rehearseSlice.ts';
+import type { RehearseState } from '../views/rehearse/rehearseSlice.ts';
+import { benchReducer } from './bench/benchSlice.ts';
 import { deskReducer } from './desk/deskSlice.ts';
 import { engineReducer } from './engine/engineSlice.ts';
 import { keyboardReducer } from './keyboard/keyboardSlice.ts';
 import { setupReducer } from './setup/setupSlice.ts';
 
-/** Makes the store: the set-up, the engine, and a slice a view. */
+/** The set-up, the engine, and a slice a view; a view that is read late brings its own. */
+export const rootReducer = combineSlices({
+  setup: setupReducer,
+  engine: engineReducer,
+  bench: benchReducer,
+  desk: deskReducer,
+  keyboard: keyboardReducer,
+  board: boardReducer,
+}).withLazyLoadedSlices<{ readonly rehearse: RehearseState }>();
+
+/** Makes the store. */
 export function createStore() {
   return configureStore({
-    reducer: {
-      setup: setupReducer,
-      engine: engineReducer,
-      desk: deskReducer,
-      keyboard: keyboardReducer,
-      board: boardReducer,
-      rehearse: rehearseReducer,
-    },
+    reducer: rootReducer,
     // A set-up is large; walking it at every action to look for mutations costs more than it finds.
     middleware: (defaults) => defaults({ immutableCheck: false, serializableCheck: false }),
   });

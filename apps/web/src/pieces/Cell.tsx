@@ -15,6 +15,10 @@ export interface CellFace {
   /** The name of the profile it is inherited from, or null. */
   readonly from: string | null;
   readonly hasNote: boolean;
+  /** The layer that decided; null where nothing is set. */
+  readonly layer: string | null;
+  /** What the base layer does, where that differs and is to be told. */
+  readonly base: string | null;
 }
 
 const Box = styled('div')<{ ownerState: { face: CellFace; same: boolean } }>(
@@ -32,9 +36,17 @@ const Box = styled('div')<{ ownerState: { face: CellFace; same: boolean } }>(
       color: face.source === 'set' ? tokens?.ink : tokens?.soft,
       fontStyle: face.does === 'native' ? 'italic' : 'normal',
       backgroundImage: face.does === 'off' ? hatch : 'none',
-      backgroundColor: same ? tokens?.accentTint : 'transparent',
+      backgroundColor: same ? tokens?.accentTint : face.base ? tokens?.layerTint : 'transparent',
       '& .name': { flex: 1, minWidth: 0, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' },
       '& kbd': { opacity: 1, borderColor: face.source === 'set' ? undefined : tokens?.line },
+      '& .base': {
+        fontSize: 11,
+        maxWidth: '45%',
+        overflow: 'hidden',
+        textOverflow: 'ellipsis',
+        whiteSpace: 'nowrap',
+        color: tokens?.layer,
+      },
       '& .note': { width: 6, height: 6, borderRadius: 3, flex: 'none', backgroundColor: tokens?.soft },
     };
   },
@@ -45,8 +57,9 @@ export function Cell({ face, same }: { readonly face: CellFace; readonly same: b
   return (
     <Box ownerState={{ face, same }}>
       <span className="name">{face.name}</span>
+      {face.base && <span className="base">was {face.base}</span>}
       {face.hasNote && <span className="note" />}
-      {face.shortcut && <Keycap shortcut={face.shortcut} />}
+      {face.shortcut && !face.base && <Keycap shortcut={face.shortcut} />}
     </Box>
   );
 }
@@ -57,6 +70,7 @@ export function cellWords(face: CellFace): string {
   if (face.shortcut) parts.push(face.shortcut);
   if (face.family) parts.push(`${FAMILY_NAMES[face.family]} family`);
   if (face.from) parts.push(`from ${face.from}`);
+  if (face.base) parts.push(`${face.base} in the base layer`);
   if (face.hasNote) parts.push('has a note');
   return parts.join(', ');
 }

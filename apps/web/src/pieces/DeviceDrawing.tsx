@@ -11,6 +11,8 @@ export interface DeviceHandlers {
   onTurn(control: Control, unit: 'degrees' | 'detents', amount: number): void;
   /** A spring ring or a slider is at a place; a ring let go is at 0. */
   onPosition(control: Control, value: number): void;
+  /** The hand moves while it presses a control: pixels. */
+  onMove?: (dx: number, dy: number) => void;
 }
 
 interface Props extends DeviceHandlers {
@@ -81,8 +83,10 @@ interface MarkProps extends DeviceHandlers {
 }
 
 function ControlMark(props: MarkProps) {
-  const { control, label, lit, selected, angle, value, onDown, onUp, onTurn, onPosition } = props;
+  const { control, label, lit, selected, angle, value, onDown, onUp, onTurn, onPosition, onMove } = props;
   const element = useRef<SVGGElement>(null);
+  // A phrase is said by pressing it.
+  const presses = control.canPress || control.phrase !== null;
   const keyHeld = useRef(false);
   const drag = useRef<{ x: number; y: number; pressing: boolean } | null>(null);
   const step = control.rotor?.kind === 'continuous' ? control.rotor.stepDegrees : 0;
@@ -110,7 +114,7 @@ function ControlMark(props: MarkProps) {
     if (event.button !== 0) return;
     event.currentTarget.setPointerCapture(event.pointerId);
     const onCap = event.target instanceof Element && event.target.closest('[data-cap]') !== null;
-    const pressing = control.canPress && (control.rotor === null || control.cap === null || onCap);
+    const pressing = presses && (control.rotor === null || control.cap === null || onCap);
     drag.current = { x: event.clientX, y: event.clientY, pressing };
     if (pressing) onDown(control);
     if (control.slider) onPosition(control, placeAt(control, faceOf(event), drag.current, drag.current));
@@ -122,7 +126,12 @@ function ControlMark(props: MarkProps) {
       const next = placeAt(control, faceOf(event), from, to);
       if (next !== value) onPosition(control, next);
     }
-    if (!from || from.pressing || !control.rotor) return;
+    if (from?.pressing) {
+      drag.current = { ...to, pressing: true };
+      onMove?.(to.x - from.x, to.y - from.y);
+      return;
+    }
+    if (!from || !control.rotor) return;
     const degrees = angleBetween(centreOf(event.currentTarget), from, to);
     if (degrees === 0) return;
     drag.current = { ...to, pressing: false };
@@ -148,7 +157,7 @@ function ControlMark(props: MarkProps) {
       event.preventDefault();
       event.stopPropagation();
       turnSteps(direction);
-    } else if ((event.key === ' ' || event.key === 'Enter') && control.canPress) {
+    } else if ((event.key === ' ' || event.key === 'Enter') && presses) {
       event.preventDefault();
       event.stopPropagation();
       if (event.repeat || keyHeld.current) return;

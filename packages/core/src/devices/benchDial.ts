@@ -1,15 +1,14 @@
 import { controlOf } from './control.ts';
-import { type Device, USUAL_SETTINGS } from './device.ts';
+import { type Device, deviceOf } from './device.ts';
 
 /** A large dial that turns without end and can be pressed. */
 export function benchDial(id: string, name = 'Bench dial'): Device {
-  return {
+  return deviceOf({
     id,
     name,
     kind: 'dial',
     width: 84,
     height: 84,
-    body: [],
     controls: [
       controlOf({
         id: 'dial',
@@ -21,7 +20,5 @@ export function benchDial(id: string, name = 'Bench dial'): Device {
         rotor: { kind: 'continuous', stepDegrees: 18, speedUp: null },
       }),
     ],
-    settings: USUAL_SETTINGS,
-    descriptor: null,
-  };
+  });
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { heardIdSchema } from './heardId.ts';
 import { idSchema, LINE_PATTERN, nameSchema } from './names.ts';
 import { shapeSchema } from './shape.ts';
 import { type Trigger, triggerSchema } from './trigger.ts';
@@ -11,7 +12,8 @@ export const nativeOutputSchema = z.discriminatedUnion('kind', [
     ticks: z.number().int().min(-20).max(20),
     axis: z.enum(['vertical', 'horizontal']).default('vertical'),
   }),
-  z.strictObject({ kind: z.literal('button'), button: z.number().int().min(0).max(4) }),
+  /** W3C `MouseEvent.button`; 5 is a pen's eraser (Pointer Events). */
+  z.strictObject({ kind: z.literal('button'), button: z.number().int().min(0).max(5) }),
 ]);
 export type NativeOutput = z.infer<typeof nativeOutputSchema>;
 
@@ -93,6 +95,8 @@ export const controlSchema = z.strictObject({
   /** The words that are spoken. */
   phrase: z.string().trim().min(1).max(200).regex(LINE_PATTERN).nullable().default(null),
   native: z.partialRecord(triggerSchema, nativeOutputSchema).default({}),
+  /** What a computer hears when the real control is used, for instance `key/F13`; see `Heard`. */
+  heardAs: z.array(heardIdSchema).max(8).default([]),
 });
 export type Control = z.infer<typeof controlSchema>;
 
@@ -100,7 +104,16 @@ export type Control = z.infer<typeof controlSchema>;
 export function controlOf(
   given: Pick<Control, 'id' | 'name' | 'kind' | 'shape' | 'canPress'> & Partial<Control>,
 ): Control {
-  return { cap: null, rotor: null, spring: null, slider: null, phrase: null, native: {}, ...given };
+  return {
+    cap: null,
+    rotor: null,
+    spring: null,
+    slider: null,
+    phrase: null,
+    native: {},
+    heardAs: [],
+    ...given,
+  };
 }
 
 /** The ways of using a control that everyone expects, in the order in which the Board lists them. */

@@ -1,31 +1,8 @@
 import { z } from 'zod';
 import { controlSchema } from './control.ts';
 import { idSchema, nameSchema } from './names.ts';
+import { deviceSettingsSchema, USUAL_SETTINGS } from './settings.ts';
 import { shapeSchema } from './shape.ts';
-
-const milliseconds = z.number().min(20).max(5000);
-
-/** What is set once for a device: times in milliseconds, distances in pixels. */
-export const deviceSettingsSchema = z.strictObject({
-  /** A press held this long is a hold. */
-  holdMs: milliseconds.default(250),
-  /** A second press this soon after the first came up is a double press. */
-  doubleMs: milliseconds.default(300),
-  /** The pointer moved this far while a control is down is a nudge. */
-  nudgeDistance: z.number().min(2).max(500).default(24),
-  /** How long a guarded press is held. */
-  guardMs: milliseconds.default(600),
-  /** How soon a guarded press must be repeated. */
-  confirmMs: milliseconds.default(2000),
-  /** Pointer speeds to choose from, as factors; the first is the one at the start. None: it has no pointer. */
-  pointerSpeeds: z.array(z.number().min(0.05).max(20)).max(8).default([]),
-  /** The computers it can talk to, by name; the first is this one. None: it talks to this one only. */
-  computers: z.array(nameSchema).max(3).default([]),
-});
-export type DeviceSettings = z.infer<typeof deviceSettingsSchema>;
-
-/** The settings a device comes with. */
-export const USUAL_SETTINGS: DeviceSettings = deviceSettingsSchema.parse({});
 
 export const DEVICE_KINDS = [
   'mouse',
@@ -37,6 +14,13 @@ export const DEVICE_KINDS = [
   'touch-panel',
   'voice',
 ] as const;
+
+/** A device's own memory: places that each keep one profile's simplest part, of a size in bytes. */
+export const memorySchema = z.strictObject({
+  slots: z.number().int().min(1).max(8),
+  slotBytes: z.number().int().min(16).max(4096),
+});
+export type DeviceMemory = z.infer<typeof memorySchema>;
 
 /** A device of the rig: what it is called, what it looks like (millimetres) and its controls. */
 export const deviceSchema = z.strictObject({
@@ -55,5 +39,25 @@ export const deviceSchema = z.strictObject({
     .regex(/^[0-9A-F ]+$/)
     .nullable()
     .default(null),
+  /** Which device of the catalogue it came as; null for one that is in no catalogue. */
+  model: idSchema.nullable().default(null),
+  /** Whether it runs on a battery. */
+  battery: z.boolean().default(false),
+  memory: memorySchema.nullable().default(null),
 });
 export type Device = z.infer<typeof deviceSchema>;
+
+type Needed = 'id' | 'name' | 'kind' | 'width' | 'height' | 'controls';
+
+/** A device with nothing but what is given. */
+export function deviceOf(given: Pick<Device, Needed> & Partial<Device>): Device {
+  return {
+    body: [],
+    settings: USUAL_SETTINGS,
+    descriptor: null,
+    model: null,
+    battery: false,
+    memory: null,
+    ...given,
+  };
+}

@@ -1,4 +1,6 @@
+export { addHeardControl, heardAsControl } from './addHeard.ts';
 export { benchDial } from './benchDial.ts';
+export { CATALOGUE, fromCatalogue } from './catalogue.ts';
 export {
   CONTROL_KINDS,
   type Control,
@@ -14,22 +16,32 @@ export {
   triggersOf,
   USUAL_RATES,
 } from './control.ts';
-export {
-  DEVICE_KINDS,
-  type Device,
-  type DeviceSettings,
-  deviceSchema,
-  deviceSettingsSchema,
-  USUAL_SETTINGS,
-} from './device.ts';
+export { DEVICE_KINDS, type Device, type DeviceMemory, deviceOf, deviceSchema } from './device.ts';
 export { freeId } from './freeId.ts';
+export { controlHeard, type HeardChange, type HeardInput, type HeardUse, usesHeard } from './heard.ts';
+export { heardIdSchema } from './heardId.ts';
+export { type LabelledPoint, type LabelPlace, placeLabels } from './labelPlaces.ts';
 export { idSchema, LINE_PATTERN, nameSchema } from './names.ts';
 export { penTablet } from './penTablet.ts';
 export { pocketMouse } from './pocketMouse.ts';
+export { type Acceleration, pointerGain, turnFactor } from './ramp.ts';
+export {
+  type DeviceSettings,
+  deviceSettingsSchema,
+  MOST_COMPUTERS,
+  MOST_SPEEDS,
+  USUAL_SETTINGS,
+  USUAL_WHEEL,
+  type WheelSettings,
+} from './settings.ts';
 export { type Shape, shapeSchema } from './shape.ts';
+export { shapeBox } from './shapeBox.ts';
 export { shuttle } from './shuttle.ts';
+export { sixPad } from './sixPad.ts';
+export { type FeltPress, type Suggestion, suggestTimes } from './suggestTimes.ts';
 export { threePedals } from './threePedals.ts';
 export { isPressed, TRIGGERS, type Trigger, triggerSchema } from './trigger.ts';
+export { tunedControl } from './tuned.ts';
 export { twelvePad } from './twelvePad.ts';
-export { voice } from './voice.ts';
+export { addPhrase, voice } from './voice.ts';
 export { wallPanel } from './wallPanel.ts';

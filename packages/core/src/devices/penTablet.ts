@@ -1,5 +1,6 @@
 import { type Control, controlOf } from './control.ts';
-import { type Device, USUAL_SETTINGS } from './device.ts';
+import { type Device, deviceOf } from './device.ts';
+import { USUAL_SETTINGS } from './settings.ts';
 
 const sideKey = (index: number): Control =>
   controlOf({
@@ -29,7 +30,7 @@ const penSwitch = (id: string, name: string, y: number, button: number): Control
 
 /** A pen tablet with six side keys, a touch ring and a strip, and its pen with a tip and two switches. */
 export function penTablet(id: string, name = 'Pen tablet'): Device {
-  return {
+  return deviceOf({
     id,
     name,
     kind: 'pen-tablet',
@@ -67,10 +68,17 @@ export function penTablet(id: string, name = 'Pen tablet'): Device {
         canPress: true,
         native: { press: { kind: 'button', button: 0 } },
       }),
+      controlOf({
+        id: 'eraser',
+        name: 'Eraser',
+        kind: 'pen-tip',
+        shape: { kind: 'rect', x: 268, y: 22, width: 10, height: 16, radius: 5 },
+        canPress: true,
+        native: { press: { kind: 'button', button: 5 } },
+      }),
       penSwitch('upper-switch', 'Upper switch', 62, 1),
       penSwitch('lower-switch', 'Lower switch', 92, 2),
     ],
     settings: { ...USUAL_SETTINGS, pointerSpeeds: [1, 0.5] },
-    descriptor: null,
-  };
+  });
 }

@@ -1,5 +1,5 @@
 import { type Control, controlOf, USUAL_RATES } from './control.ts';
-import { type Device, USUAL_SETTINGS } from './device.ts';
+import { type Device, deviceOf } from './device.ts';
 
 const keyAt = (index: number): Control =>
   controlOf({
@@ -15,7 +15,7 @@ const keyAt = (index: number): Control =>
 
 /** A spring ring with seven positions each way round a free jog wheel, and nine keys. */
 export function shuttle(id: string, name = 'Shuttle'): Device {
-  return {
+  return deviceOf({
     id,
     name,
     kind: 'shuttle',
@@ -41,7 +41,5 @@ export function shuttle(id: string, name = 'Shuttle'): Device {
       }),
       ...Array.from({ length: 9 }, (_, index) => keyAt(index)),
     ],
-    settings: USUAL_SETTINGS,
-    descriptor: null,
-  };
+  });
 }

@@ -1,5 +1,5 @@
 import { controlOf } from './control.ts';
-import { type Device, USUAL_SETTINGS } from './device.ts';
+import { type Device, deviceOf } from './device.ts';
 
 const PEDALS = [
   ['left', 'Left pedal', 4, 26],
@@ -9,7 +9,7 @@ const PEDALS = [
 
 /** Three pedals side by side. */
 export function threePedals(id: string, name = 'Three pedals'): Device {
-  return {
+  return deviceOf({
     id,
     name,
     kind: 'pedals',
@@ -25,7 +25,5 @@ export function threePedals(id: string, name = 'Three pedals'): Device {
         canPress: true,
       }),
     ),
-    settings: USUAL_SETTINGS,
-    descriptor: null,
-  };
+  });
 }

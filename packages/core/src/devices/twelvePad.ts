@@ -1,25 +1,6 @@
 import { type Control, controlOf } from './control.ts';
-import { type Device, USUAL_SETTINGS } from './device.ts';
-
-const KEY = 21;
-const PITCH = 25;
-const MARGIN = 7;
-
-const keyAt = (index: number): Control =>
-  controlOf({
-    id: `key-${index + 1}`,
-    name: `Key ${index + 1}`,
-    kind: 'key',
-    shape: {
-      kind: 'rect',
-      x: MARGIN + (index % 4) * PITCH,
-      y: MARGIN + Math.floor(index / 4) * PITCH,
-      width: KEY,
-      height: KEY,
-      radius: 4,
-    },
-    canPress: true,
-  });
+import { type Device, deviceOf } from './device.ts';
+import { keyGrid } from './keyGrid.ts';
 
 const knobAt = (id: string, name: string, cy: number): Control =>
   controlOf({
@@ -34,19 +15,18 @@ const knobAt = (id: string, name: string, cy: number): Control =>
 
 /** A pad of twelve keys in three rows, with two knobs that turn in detents and can be pressed. */
 export function twelvePad(id: string, name = 'Twelve pad'): Device {
-  return {
+  return deviceOf({
     id,
     name,
     kind: 'key-pad',
     width: 142,
     height: 86,
     body: [{ kind: 'rect', x: 1, y: 1, width: 140, height: 84, radius: 9 }],
+    memory: { slots: 3, slotBytes: 96 },
     controls: [
-      ...Array.from({ length: 12 }, (_, index) => keyAt(index)),
+      ...keyGrid('key', { count: 12, columns: 4, left: 7, top: 7, size: 21, pitch: 25 }),
       knobAt('upper-knob', 'Upper knob', 25),
       knobAt('lower-knob', 'Lower knob', 60),
     ],
-    settings: USUAL_SETTINGS,
-    descriptor: null,
-  };
+  });
 }

@@ -1,23 +1,6 @@
 import { type Control, controlOf } from './control.ts';
-import { type Device, USUAL_SETTINGS } from './device.ts';
-
-const PITCH = 44;
-
-const cellAt = (index: number): Control =>
-  controlOf({
-    id: `cell-${index + 1}`,
-    name: `Cell ${index + 1}`,
-    kind: 'cell',
-    shape: {
-      kind: 'rect',
-      x: 8 + (index % 4) * PITCH,
-      y: 8 + Math.floor(index / 4) * PITCH,
-      width: 38,
-      height: 38,
-      radius: 6,
-    },
-    canPress: true,
-  });
+import { type Device, deviceOf } from './device.ts';
+import { keyGrid } from './keyGrid.ts';
 
 const faderAt = (index: number): Control =>
   controlOf({
@@ -31,7 +14,7 @@ const faderAt = (index: number): Control =>
 
 /** A touch panel with twelve cells and two faders. */
 export function wallPanel(id: string, name = 'Wall panel'): Device {
-  return {
+  return deviceOf({
     id,
     name,
     kind: 'touch-panel',
@@ -39,10 +22,8 @@ export function wallPanel(id: string, name = 'Wall panel'): Device {
     height: 142,
     body: [{ kind: 'rect', x: 1, y: 1, width: 246, height: 140, radius: 8 }],
     controls: [
-      ...Array.from({ length: 12 }, (_, index) => cellAt(index)),
+      ...keyGrid('cell', { count: 12, columns: 4, left: 8, top: 8, size: 38, pitch: 44 }),
       ...Array.from({ length: 2 }, (_, index) => faderAt(index)),
     ],
-    settings: USUAL_SETTINGS,
-    descriptor: null,
-  };
+  });
 }

@@ -1,4 +1,11 @@
-import { type Control, type DeviceSettings, TRIGGERS, type Trigger, triggersOf } from '../devices/index.ts';
+import {
+  type Control,
+  type DeviceSettings,
+  TRIGGERS,
+  type Trigger,
+  triggersOf,
+  tunedControl,
+} from '../devices/index.ts';
 import { indexRules, profileChain, type RuleIndex } from '../resolve/index.ts';
 import { EVERYWHERE, type Profile, type Program, type Setup } from '../setup/index.ts';
 import { plainly, sendingOf } from './compileEffect.ts';
@@ -70,8 +77,9 @@ export function compile(setup: Setup, previous: Compiled | null = null): Compile
   for (const profile of Object.values(setup.profiles)) {
     const commandsOf = programs.get(profile.program ?? '')?.commands ?? null;
     const old = previous?.profiles.get(profile.id);
-    const same = commonSame && devicesSame && old?.source === profile && old.commandsOf === commandsOf;
-    profiles.set(profile.id, same ? old : compileProfile(setup, controls, profile, commandsOf));
+    const kept = commonSame && devicesSame && old?.commandsOf === commandsOf ? old : undefined;
+    const same = kept?.source === profile;
+    profiles.set(profile.id, same ? kept : compileProfile(setup, controls, profile, commandsOf, kept));
   }
   const macrosSame = previous && before?.macros === setup.macros;
   const menusSame = previous && commonSame && before?.radialMenus === setup.radialMenus;
@@ -102,7 +110,8 @@ function controlsOf(setup: Setup): Compiled['controls'] {
       const tip = controls.find(({ kind }) => kind === 'pen-tip');
       const own = controls
         .filter((control) => triggersOf(control).length > 0)
-        .map((control): [string, CompiledControl] => {
+        .map((plain): [string, CompiledControl] => {
+          const control = tunedControl(plain, settings);
           const natives = Object.entries(control.native).flatMap(([trigger, output]) =>
             output ? [[trigger as Trigger, plainly(output)] as const] : [],
           );
@@ -131,21 +140,24 @@ export function placeOf(trigger: Trigger): number {
   return PLACES.get(trigger) ?? 0;
 }
 
+/** Of a profile compiled before, what its unchanged bindings send is kept. */
 function compileProfile(
   setup: Setup,
   controls: Compiled['controls'],
   source: Profile,
   commandsOf: CompiledProfile['commandsOf'],
+  kept: CompiledProfile | undefined,
 ): CompiledProfile {
   const sendings = new Map<string, Sending>();
   const uses = new Map<string, number>();
-  for (const [key, { behaviour }] of Object.entries(source.bindings)) {
+  for (const [key, binding] of Object.entries(source.bindings)) {
     const [, device = '', control = '', named = ''] = key.split('/');
     const trigger = named as Trigger;
     const owner = controlKey(device, control);
     uses.set(owner, (uses.get(owner) ?? 0) | (1 << placeOf(trigger)));
     const native = controls.get(device)?.get(control)?.control.native[trigger] ?? null;
-    const sending = sendingOf(setup, source, behaviour, native);
+    const isKept = kept?.source.bindings[key] === binding;
+    const sending = isKept ? kept.sendings.get(key) : sendingOf(setup, source, binding.behaviour, native);
     if (sending) sendings.set(key, sending);
   }
   return { source, commandsOf, sendings, uses };

@@ -2,6 +2,7 @@ import type { Macro, MacroStep } from '../setup/index.ts';
 import { type BoundRow, bound, events, short, smallSetup } from '../testing/index.ts';
 import { simulate } from './simulate.ts';
 
+const A_DOWN: MacroStep = { kind: 'key-down', code: 'KeyA' };
 const CTRL_Z: MacroStep = { kind: 'shortcut', shortcut: 'Ctrl+Z' };
 const wait = (ms: number): MacroStep => ({ kind: 'wait', ms });
 const press = (shortcut: string): MacroStep => ({ kind: 'shortcut', shortcut });
@@ -56,9 +57,21 @@ test.each<[string, Partial<Macro>, string[], string, BoundRow[]?]>([
   ],
   [
     'however it ends, what it put down comes up',
-    { steps: [{ kind: 'key-down', code: 'KeyA' }, { kind: 'button', button: 2, change: 'down' }, wait(50)] },
+    { steps: [A_DOWN, { kind: 'button', button: 2, change: 'down' }, wait(50)] },
     ['0 down pad/key-1', '10 up pad/key-1', '900 time'],
     '@0 +KeyA @0 (2 @50 )2 @50 -KeyA',
+  ],
+  [
+    'what it holds it puts down once, however many rounds it goes, and lets go of at once',
+    { run: 'toggle', steps: [A_DOWN, press('B'), wait(100)] },
+    ['0 down pad/key-1', '1 up pad/key-1', '250 down pad/key-3', '251 up pad/key-3', '900 time'],
+    `@0 +KeyA ${tapped([0, 'B'], [100, 'B'], [200, 'B'])} @250 -KeyA`,
+  ],
+  [
+    'one key up is enough for a key put down twice',
+    { steps: [A_DOWN, A_DOWN, { kind: 'key-up', code: 'KeyA' }, wait(50), press('B')] },
+    ['0 down pad/key-1', '1 up pad/key-1', '900 time'],
+    `@0 +KeyA @0 -KeyA ${tapped([50, 'B'])}`,
   ],
   [
     'pointer, wheel, focus and clicks at places',
@@ -127,7 +140,7 @@ test.each<[string, Partial<Macro>, string[], string, BoundRow[]?]>([
   expect(macroPlayed(macro, lines, rows)).toBe(strokes);
 });
 
-const HOLDING: MacroStep[] = [{ kind: 'key-down', code: 'KeyA' }, wait(100), press('B')];
+const HOLDING: MacroStep[] = [A_DOWN, wait(100), press('B')];
 const fromLarkframe = (goesOn: boolean, ...lines: string[]) => {
   const runs = { kind: 'macro', macro: 'plain' } as const;
   return macroPlayed({ steps: HOLDING, goesOn }, lines, [['larkframe mouse/thumb-front press', runs]]);

@@ -76,7 +76,10 @@ function keep(run: Run, running: Running): void {
   run.state.running = withEntry(run.state.running, running.macro.id, running);
 }
 
-/** Does one step; gives what the macro holds afterwards. */
+const isKey = (code: string) => (hold: PlainHold) => hold.kind === 'key' && hold.code === code;
+const isButton = (button: number) => (hold: PlainHold) => hold.kind === 'button' && hold.button === button;
+
+/** Does one step; gives what the macro holds afterwards. A macro is one thing: what it holds it puts down once. */
 function doStep(run: Run, { holds, owner, program }: Running, act: MacroAct): readonly PlainHold[] {
   const exact = (codes: readonly string[], todo: () => void) => exactly(run, program, codes, holds, todo);
   const release = (same: (hold: PlainHold) => boolean) => {
@@ -90,13 +93,13 @@ function doStep(run: Run, { holds, owner, program }: Running, act: MacroAct): re
       exact(act.codes, () => tapKeys(run, program, act.codes));
       return holds;
     case 'key-down':
-      return [...holds, keyDown(run, program, act.code)];
+      return holds.some(isKey(act.code)) ? holds : [...holds, keyDown(run, program, act.code)];
     case 'key-up':
-      return release((hold) => hold.kind === 'key' && hold.code === act.code);
+      return release(isKey(act.code));
     case 'button-down':
-      return [...holds, buttonDown(run, program, act.button)];
+      return holds.some(isButton(act.button)) ? holds : [...holds, buttonDown(run, program, act.button)];
     case 'button-up':
-      return release((hold) => hold.kind === 'button' && hold.button === act.button);
+      return release(isButton(act.button));
     case 'text':
       exact([], () => send(run, program, { kind: 'text', text: act.text }));
       return holds;

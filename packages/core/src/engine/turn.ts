@@ -1,4 +1,4 @@
-import type { Rotor, SpeedUp, Trigger } from '../devices/index.ts';
+import { type Rotor, type SpeedUp, type Trigger, turnFactor } from '../devices/index.ts';
 import { controlAt } from './compile.ts';
 import type { EventOf } from './event.ts';
 import type { Outcome } from './explanation.ts';
@@ -48,15 +48,12 @@ function stepOf(rotor: Rotor): number {
 }
 
 /**
- * How many times each step counts: `round(1 + (max − 1) · clamp((v − from) / (to − from), 0, 1))`, with v the
- * speed over the last interval in degrees per second, 0 after a rest.
+ * How many times each step counts at the speed of the last interval, which is 0 after a rest; see `turnFactor`.
  *
  * @param degrees turned in the interval, not signed
  * @param elapsed the interval in milliseconds
  */
-export function speedFactor(speedUp: SpeedUp, degrees: number, elapsed: number): number {
-  if (!speedUp || elapsed > REST_MS) return 1;
-  const speed = elapsed <= 0 ? Number.POSITIVE_INFINITY : (degrees / elapsed) * 1000;
-  const part = Math.max(0, Math.min(1, (speed - speedUp.from) / (speedUp.to - speedUp.from)));
-  return Math.round(1 + (speedUp.max - 1) * part);
+function speedFactor(speedUp: SpeedUp, degrees: number, elapsed: number): number {
+  if (elapsed > REST_MS) return 1;
+  return turnFactor(speedUp, elapsed <= 0 ? Number.POSITIVE_INFINITY : (degrees / elapsed) * 1000);
 }

@@ -1,6 +1,6 @@
 import { adaptBinding } from './adaptBinding.ts';
 import { acting, type Binding, OFF } from './binding.ts';
-import { demoSetup } from './demo.ts';
+import { demoSetup } from './demo/demoSetup.ts';
 import type { Profile } from './setup.ts';
 
 const setup = demoSetup();

@@ -3,7 +3,7 @@ import { arbitraryEdit, arbitrarySetup } from '../testing/index.ts';
 import { applyEdit } from './applyEdit.ts';
 import { acting, type Binding, keyOf, type Slot } from './binding.ts';
 import { checkSetup } from './checkSetup.ts';
-import { demoSetup } from './demo.ts';
+import { demoSetup } from './demo/demoSetup.ts';
 import { type Edit, editSchema } from './edit.ts';
 import { setupSchema } from './setup.ts';
 
@@ -57,7 +57,7 @@ test('parts an edit does not touch are shared', () => {
   expect(applied.value.setup.profiles.larkframe?.bindings[keyOf(slot)]).toEqual(binding('A'));
 });
 
-const quillboard = (id: string, name: string): Edit => ({
+const inkwell = (id: string, name: string): Edit => ({
   kind: 'add-program',
   program: { id, name, rules: [], commands: [] },
   profiles: [{ id, name: null, program: id, rules: [], basedOn: null, bindings: {} }],
@@ -93,11 +93,11 @@ const REFUSED: readonly (readonly [string, Edit])[] = [
       note: 'x',
     },
   ],
-  ['id-taken', quillboard('brindle', 'Quillboard')],
-  ['name-taken', quillboard('quillboard', 'BRINDLE')],
+  ['id-taken', inkwell('brindle', 'Inkwell')],
+  ['name-taken', inkwell('inkwell', 'BRINDLE')],
   ['name-taken', { kind: 'rename-program', program: 'larkframe', name: 'brindle' }],
   ['unknown-program', { kind: 'remove-program', program: 'gone' }],
-  ['position-out-of-range', { kind: 'move-program', program: 'larkframe', to: 3 }],
+  ['position-out-of-range', { kind: 'move-program', program: 'larkframe', to: 7 }],
   [
     'name-taken',
     { kind: 'together', edits: [{ kind: 'rename-program', program: 'larkframe', name: 'Brindle' }] },

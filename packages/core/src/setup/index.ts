@@ -33,7 +33,9 @@ export {
   USUAL_REPEAT,
 } from './binding.ts';
 export { checkBinding, checkSetup } from './checkSetup.ts';
-export { demoSetup } from './demo.ts';
+export { type Copying, type CopyPlan, type CopyStep, planCopy, type RowPlace } from './copying.ts';
+export { demoSetup } from './demo/demoSetup.ts';
+export { asItCame, changeDevice, copyDevice, removeDevice } from './deviceEdits.ts';
 export { type Edit, editSchema, type SingleEdit } from './edit.ts';
 export {
   type Entry,
@@ -48,6 +50,7 @@ export { compilePattern, fitsGlob, type Pattern } from './patterns/pattern.ts';
 export type { RegexProblem } from './patterns/regexSyntax.ts';
 export { type RadialItem, type RadialMenu, radialMenuSchema } from './radialMenu.ts';
 export type { Refusal } from './refusal.ts';
+export { removeLayer } from './removeLayer.ts';
 export { executableRule, type Rule, ruleSchema } from './rule.ts';
 export {
   BASE_LAYER,

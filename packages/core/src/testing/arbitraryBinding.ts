@@ -61,8 +61,8 @@ export function arbitraryAction(setup: Setup, commands: readonly string[]): fc.A
     { kind: 'speed', device: 'mouse', change: 'while-held', step: 2 },
     { kind: 'computer', device: 'mouse', change: 'next', computer: 0 },
     { kind: 'program', program: 'brindle', launch: true },
-    ...setup.radialMenus.map(({ id }): Action => ({ kind: 'radial', menu: id })),
   ];
+  const menus = setup.radialMenus.map(({ id }): Action => ({ kind: 'radial', menu: id }));
   const macros = setup.macros.map(({ id }): Action => ({ kind: 'macro', macro: id }));
   return fc.oneof(
     { weight: 6, arbitrary: shortcut.map((text): Action => ({ kind: 'shortcut', shortcut: text })) },
@@ -88,6 +88,7 @@ export function arbitraryAction(setup: Setup, commands: readonly string[]): fc.A
     },
     { weight: 1, arbitrary: message },
     { weight: 4, arbitrary: fc.constantFrom(...others) },
+    ...(menus.length > 0 ? [{ weight: 3, arbitrary: fc.constantFrom(...menus) }] : []),
     ...(macros.length > 0 ? [{ weight: 4, arbitrary: fc.constantFrom(...macros) }] : []),
   );
 }

@@ -34,10 +34,10 @@ function arbitrarySingleEdit(setup: Setup): fc.Arbitrary<SingleEdit> {
       .tuple(slotBinding, fc.option(arbitraryFace))
       .map(([{ slot }, face]): SingleEdit => ({ kind: 'set-face', slot, face })),
     slotBinding.map(({ slot, binding }): SingleEdit => ({ kind: 'set-note', slot, note: binding.note })),
-    fc.tuple(fc.constantFrom('quillboard', 'brindle'), at).map(
+    fc.tuple(fc.constantFrom('inkwell', 'brindle'), at).map(
       ([id, position]): SingleEdit => ({
         kind: 'add-program',
-        program: { id, name: id === 'quillboard' ? 'Quillboard' : 'Other', rules: [], commands: [] },
+        program: { id, name: id === 'inkwell' ? 'Inkwell' : 'Other', rules: [], commands: [] },
         profiles: [{ id, name: null, program: id, rules: [], basedOn: null, bindings: {} }],
         at: position,
       }),

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import type { Device } from '../devices/index.ts';
 import { type Macro, type MacroStep, type Setup, slotKey } from '../setup/index.ts';
 import { arbitrarySlotBinding, FEW_SHORTCUTS } from './arbitraryBinding.ts';
 import { smallSetup } from './smallRig.ts';
@@ -49,10 +50,24 @@ const arbitraryRig: fc.Arbitrary<Setup> = fc
       .filter((id) => id !== 'mouse'),
     { maxLength: 3 },
   )
-  .map((others) => {
+  .chain((others) => {
     const setup = smallSetup();
-    return { ...setup, devices: setup.devices.filter(({ id }) => id === 'mouse' || others.includes(id)) };
+    const devices = setup.devices.filter(({ id }) => id === 'mouse' || others.includes(id));
+    return fc.tuple(...devices.map(arbitraryTuning)).map((tuned) => ({ ...setup, devices: tuned }));
   });
+
+/** A device as it is or with settings of its own for buttons and wheel. */
+function arbitraryTuning(device: Device): fc.Arbitrary<Device> {
+  const wheel = fc.record({
+    lines: fc.integer({ min: 1, max: 20 }),
+    free: fc.boolean(),
+    reversed: fc.boolean(),
+  });
+  const tuned = fc
+    .record({ swapped: fc.boolean(), wheel })
+    .map((own) => ({ ...device, settings: { ...device.settings, ...own } }));
+  return fc.oneof({ weight: 2, arbitrary: fc.constant(device) }, { weight: 1, arbitrary: tuned });
+}
 
 /** Part of the small rig and the demo's programs with random bindings and macros. */
 export const arbitrarySetup: fc.Arbitrary<Setup> = arbitraryRig.chain((rig) =>

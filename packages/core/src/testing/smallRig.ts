@@ -12,7 +12,15 @@ import {
   voice,
   wallPanel,
 } from '../devices/index.ts';
-import { demoSetup, executableRule, type Macro, type RadialMenu, type Setup } from '../setup/index.ts';
+import {
+  BASE_LAYER,
+  demoSetup,
+  EVERYWHERE,
+  executableRule,
+  type Macro,
+  type RadialMenu,
+  type Setup,
+} from '../setup/index.ts';
 
 /** A device with only some of its controls, so that random events often meet on one. */
 function only(device: Device, controls: readonly string[]): Device {
@@ -107,16 +115,26 @@ export function smallMenus(): RadialMenu[] {
   ];
 }
 
-/** The demo's programs with the small rig, three layers, macros, a menu, and nothing bound. */
+const PROGRAMS: readonly string[] = ['larkframe', 'brindle', 'hushbox'];
+
+/** Three of the demo's programs with the small rig, three layers, macros, a menu, and nothing bound. */
 export function smallSetup(): Setup {
   const demo = demoSetup();
   const profiles = Object.fromEntries(
-    Object.entries(demo.profiles).map(([id, profile]) => [id, { ...profile, bindings: {} }]),
+    [EVERYWHERE, ...PROGRAMS].flatMap((id) => {
+      const profile = demo.profiles[id];
+      return profile ? [[id, { ...profile, bindings: {} }]] : [];
+    }),
   );
   return {
     ...demo,
+    programs: demo.programs.filter(({ id }) => PROGRAMS.includes(id)),
     devices: smallRig(),
-    layers: [...demo.layers, { id: 'second', name: 'Second' }, { id: 'third', name: 'Third' }],
+    layers: [
+      { id: BASE_LAYER, name: 'Base' },
+      { id: 'second', name: 'Second' },
+      { id: 'third', name: 'Third' },
+    ],
     profiles: {
       ...profiles,
       'larkframe-export': {

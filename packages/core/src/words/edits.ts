@@ -1,6 +1,8 @@
 import type { Edit, Setup, Slot } from '../setup/index.ts';
 import { deviceName, profileName, triggerNameIn } from './names.ts';
 
+const PARTS: ReadonlySet<Edit['kind']> = new Set(['set-device', 'set-layer', 'set-macro', 'set-radial-menu']);
+
 /** An edit in a few words, for the undo button and the history: `Turn clockwise in Larkframe`. */
 export function editWords(setup: Setup, edit: Edit): string {
   switch (edit.kind) {
@@ -27,6 +29,9 @@ export function editWords(setup: Setup, edit: Edit): string {
       return edit.item ? `change ${edit.item.name}` : `remove ${known?.name ?? edit.id}`;
     }
     case 'together': {
+      // A part that takes its bindings along is what the person did; the bindings are how.
+      const part = edit.edits.find((own) => PARTS.has(own.kind));
+      if (part) return `${editWords(setup, part)} with what is bound to it`;
       const [first] = edit.edits;
       const rest = edit.edits.length - 1;
       return first ? `${editWords(setup, first)}${rest > 0 ? ` and ${rest} more` : ''}` : 'nothing';

@@ -4,11 +4,13 @@ export {
   describeAction,
   FAMILY_NAMES,
 } from './actions.ts';
+export { changeWords } from './changes.ts';
 export { bytesProblemWords, descriptorProblemWords } from './descriptorProblems.ts';
 export { editWords } from './edits.ts';
 export { type Account, accountOf } from './explanations.ts';
 export { formatProblemWords, issueWords } from './formatProblems.ts';
 export { holdWords } from './holdWords.ts';
+export { memoryDoesWords, memoryProblemWords, memoryReasonWords } from './memory.ts';
 export {
   capital,
   deviceName,
@@ -21,6 +23,7 @@ export {
   triggerNameIn,
   triggerWord,
 } from './names.ts';
+export { tidy } from './numbers.ts';
 export { refusalWords, regexProblemWords, shortcutProblemWords } from './refusals.ts';
 export { type Sent, sentOf, wheelText } from './sent.ts';
 export { ruleWords } from './why.ts';

@@ -2,9 +2,10 @@ import { mainTriggersOf } from '../devices/index.ts';
 import { type EngineEvent, simulate } from '../engine/index.ts';
 import { parseShortcut } from '../keys/index.ts';
 import { profileChain, resolveBehaviour } from '../resolve/index.ts';
-import { BASE_LAYER, demoSetup } from '../setup/index.ts';
+import { BASE_LAYER, demoSetup, planCopy, removeDevice } from '../setup/index.ts';
 import { editWords } from './edits.ts';
 import { accountOf } from './explanations.ts';
+import { memoryDoesWords, memoryProblemWords, memoryReasonWords } from './memory.ts';
 import { triggerName } from './names.ts';
 import { refusalWords, shortcutProblemWords } from './refusals.ts';
 import { whyThisOne } from './whyThisOne.ts';
@@ -27,7 +28,8 @@ test('rows of the Board are named as people name them', () => {
     'Thumb, rear',
   ]);
   expect(names.slice(0, 3)).toEqual(['Turn clockwise', 'Turn anticlockwise', 'Press']);
-  expect(names.at(-1)).toBe('Lower knob, press');
+  expect(names).toContain('Lower knob, press');
+  expect(names.at(-1)).toBe('Fader 2, value');
 });
 
 const front = (executable: string): EngineEvent => ({
@@ -136,6 +138,16 @@ test('edits and problems are put into words', () => {
   expect(editWords(setup, { kind: 'set-binding', slot, binding: null })).toBe(
     'clear Bench dial, turn clockwise in Larkframe',
   );
+  expect(editWords(setup, removeDevice(setup, 'bench-dial'))).toBe(
+    'remove Bench dial with what is bound to it',
+  );
+  const column = planCopy(setup, { what: 'column', from: 'larkframe', to: 'tallow' });
+  expect(column.edit && editWords(setup, column.edit)).toMatch(/^set .* in Tallow and \d+ more$/);
+  expect(memoryDoesWords({ kind: 'keys', held: true, codes: ['ControlLeft', 'KeyZ'] })).toBe('Ctrl+Z');
+  expect(memoryDoesWords({ kind: 'steps', chords: [['KeyD'], ['ShiftLeft', 'KeyF']] })).toBe('D, Shift+F');
+  expect(memoryDoesWords(null)).toBe('not kept');
+  expect(memoryReasonWords('waits')).toContain('needs Nimble Lever');
+  expect(memoryProblemWords('damaged')).toContain('Store it again');
   const wrong = parseShortcut('Ctrl+Wobble');
   expect(wrong.ok ? '' : shortcutProblemWords(wrong.problem)).toContain('“Wobble” is not a key');
   expect(refusalWords({ code: 'name-taken', name: 'Brindle' })).toContain(

@@ -2,8 +2,8 @@ import type { Stroke } from '@nimble-lever/core/engine';
 
 /** Where strokes go. One desk is there at a time; without one, strokes go nowhere. */
 export interface Desk {
-  /** Carries a stroke out at once. */
-  carryOut(stroke: Stroke): void;
+  /** Carries a stroke of a device (null: of none in particular) out at once. */
+  carryOut(stroke: Stroke, device: string | null): void;
 }
 
 let desk: Desk | null = null;
@@ -16,7 +16,7 @@ export function installDesk(next: Desk): () => void {
   };
 }
 
-/** Hands strokes to the desk. */
-export function carryOut(strokes: readonly Stroke[]): void {
-  for (const stroke of strokes) desk?.carryOut(stroke);
+/** Hands strokes of a device to the desk. */
+export function carryOut(strokes: readonly Stroke[], device: string | null): void {
+  for (const stroke of strokes) desk?.carryOut(stroke, device);
 }

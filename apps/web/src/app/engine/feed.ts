@@ -20,8 +20,10 @@ export const feed =
     // Each is told before its strokes go out, so that what a program does is told under it.
     for (const each of [...next.due, next.explanation]) {
       if (event.kind === 'time' && each === next.explanation) continue;
-      dispatch(stepped({ engine: next.state, explanations: [each] }));
-      carryOut(each.strokes);
+      // A mere movement of the pointer would crowd out what is worth telling.
+      const idle = each.event.kind === 'move' && each.strokes.length === 0 && each.changes.length === 0;
+      dispatch(stepped({ engine: next.state, explanations: idle ? [] : [each] }));
+      carryOut(each.strokes, 'device' in each.event ? each.event.device : null);
     }
     if (event.kind === 'time') dispatch(stepped({ engine: next.state, explanations: [] }));
     dispatch(wakeInTime());

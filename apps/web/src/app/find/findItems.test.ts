@@ -10,7 +10,7 @@ const found = (typed: string) =>
 test.each([
   ['take', ['Take the frame · Larkframe · Bench dial, press']],
   ['split here', ['Split here · Hushbox · Bench dial, press']],
-  ['clear', ['Clear the canvas · Brindle']],
+  ['clear canvas', ['Clear the canvas · Brindle']],
   ['ctrl+u', ['Canvas upright · Brindle · Pocket mouse, thumb, front']],
   ['lower knob press', ['Lower knob, press · Twelve pad']],
   ['zzz', []],

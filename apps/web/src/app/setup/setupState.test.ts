@@ -5,6 +5,7 @@ import {
   type Entry,
   type LogEntry,
   type Setup,
+  type SingleEdit,
 } from '@nimble-lever/core/setup';
 import { arbitraryEdit } from '@nimble-lever/core/testing';
 import fc from 'fast-check';
@@ -70,7 +71,10 @@ test('edits of others come under the own ones; news heard twice count once', () 
 
 test('an edit that no longer fits after news is taken back and said', () => {
   const server = new SmallServer();
-  const other = server.save(0, [entry({ kind: 'remove-program', program: 'larkframe' })]) ?? [];
+  const cell = { layer: 'base', device: 'wall-panel', control: 'cell-1', trigger: 'press' } as const;
+  const opener: SingleEdit = { kind: 'set-binding', slot: { profile: 'everywhere', ...cell }, binding: null };
+  const gone: SingleEdit = { kind: 'remove-program', program: 'larkframe' };
+  const other = server.save(0, [entry({ kind: 'together', edits: [opener, gone] })]) ?? [];
   const state = received(edited(start(), entry(rename('larkframe', 'Lark'))), other);
   expect(state.pending).toEqual([]);
   expect(state.notices).toMatchObject([{ refusal: { code: 'unknown-program' } }]);

@@ -1,5 +1,5 @@
 import { styled } from '@mui/material/styles';
-import { Play, Settings2, Table2 } from 'lucide-react';
+import { Joystick, Play, Settings2, Table2 } from 'lucide-react';
 import { NavLink } from 'react-router';
 import { Logo } from './Logo.tsx';
 import { ThemeSwitch } from './ThemeSwitch.tsx';
@@ -43,6 +43,7 @@ const Place = styled(NavLink)(({ theme: { vars } }) => ({
 
 const PLACES = [
   { to: '/board', name: WORDS.board, icon: Table2 },
+  { to: '/rig', name: WORDS.rig, icon: Joystick },
   { to: '/rehearse', name: WORDS.rehearse, icon: Play },
 ] as const;
 

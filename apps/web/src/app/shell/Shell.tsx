@@ -58,6 +58,7 @@ export function Shell() {
 }
 
 const TITLES: ReadonlyMap<string, string> = new Map([
+  ['/rig', WORDS.rig],
   ['/rehearse', WORDS.rehearse],
   ['/settings', WORDS.settings],
   ['/add-device', WORDS.addDevice],

@@ -2,6 +2,7 @@
 export const WORDS = {
   views: 'Views',
   board: 'Board',
+  rig: 'Rig',
   rehearse: 'Rehearse',
   settings: 'Settings',
   addDevice: 'Add a device',

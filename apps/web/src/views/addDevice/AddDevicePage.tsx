@@ -1,10 +1,11 @@
 import Button from '@mui/material/Button';
 import OutlinedInput from '@mui/material/OutlinedInput';
 import { styled } from '@mui/material/styles';
-import { freeId, LINE_PATTERN } from '@nimble-lever/core/devices';
+import { CATALOGUE, freeId, LINE_PATTERN } from '@nimble-lever/core/devices';
 import { SAMPLES, type Sample } from '@nimble-lever/core/devices/hid';
 import { type DragEvent, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
+import { addFromCatalogue } from '../../app/setup/addDevice.ts';
 import { makeEdit } from '../../app/setup/edits.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
@@ -91,6 +92,22 @@ export function AddDevicePage() {
   return (
     <Page>
       <Column>
+        <h2>{WORDS.catalogue}</h2>
+        <Examples>
+          {CATALOGUE.map((device) => (
+            <Button
+              key={device.id}
+              size="small"
+              onClick={() => {
+                dispatch(addFromCatalogue(device.id));
+                void navigate('/board');
+              }}
+            >
+              {WORDS.addOne(device.name)}
+            </Button>
+          ))}
+        </Examples>
+        <h2>{WORDS.fromDescriptor}</h2>
         <p>{WORDS.intro}</p>
         <Drop
           data-over={over}
@@ -103,7 +120,7 @@ export function AddDevicePage() {
         >
           <OutlinedInput
             multiline
-            rows={12}
+            rows={8}
             value={text}
             placeholder={WORDS.placeholder}
             error={wrong !== null}

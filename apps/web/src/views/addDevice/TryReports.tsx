@@ -71,7 +71,7 @@ export function TryReports({ device, sample, reports }: Props) {
         </p>
       )}
       <ol aria-live="polite">
-        {heard.slice(0, 8).map(({ key, report, events }) => (
+        {heard.map(({ key, report, events }) => (
           <li key={key}>
             <code>{report}</code>
             {events.length === 0

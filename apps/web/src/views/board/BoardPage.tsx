@@ -1,21 +1,28 @@
 import { styled } from '@mui/material/styles';
 import type { Device } from '@nimble-lever/core/devices';
-import { lazy, Suspense, useCallback, useRef, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
+import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { useFlash } from '../../app/useFlash.ts';
-import { rowKey, slotAt } from './boardModel.ts';
-import { cellSelected } from './boardSlice.ts';
+import { BoardBar } from './BoardBar.tsx';
+import { rowKey } from './boardModel.ts';
+import { cellSelected, searched, viewChanged } from './boardSlice.ts';
+import { keepView } from './boardView.ts';
+import type { CopyFrom } from './copyFrom.ts';
 import { DOCK_HEIGHT } from './dock/dockHeight.ts';
-import { KeysHelp } from './KeysHelp.tsx';
 import { Matrix } from './Matrix.tsx';
 import { RigStrip } from './RigStrip.tsx';
 import type { Use } from './use.ts';
 import { selectBoard, selectCell } from './useBoard.ts';
+import { useHeardControls } from './useHeardControls.ts';
 import { useRealMouse } from './useRealMouse.ts';
 
 /** Read at once, beside the matrix: nothing is edited before something is selected. */
 const dock = import('./dock/Dock.tsx');
 const Dock = lazy(async () => ({ default: (await dock).Dock }));
+
+const CopyDialog = lazy(async () => ({ default: (await import('./CopyDialog.tsx')).CopyDialog }));
+const KeysHelp = lazy(async () => ({ default: (await import('./KeysHelp.tsx')).KeysHelp }));
 
 const Page = styled('div')({ height: '100%', display: 'flex', flexDirection: 'column', minHeight: 0 });
 
@@ -29,6 +36,7 @@ export function BoardPage() {
   const page = useRef<HTMLDivElement>(null);
   const chooser = useRef<HTMLInputElement>(null);
   const [helping, setHelping] = useState(false);
+  const [copying, setCopying] = useState<CopyFrom | null>(null);
   const choose = useCallback(() => chooser.current?.focus(), []);
   const openHelp = useCallback(() => setHelping(true), []);
 
@@ -38,26 +46,46 @@ export function BoardPage() {
       if (!down) return fade(key);
       light(key);
       if (!select) return;
-      const row = model.rows.find((own) => own.control === control && own.trigger === trigger);
       const wanted = cell?.slot.profile ?? front;
       const column = model.columns.find(({ profile }) => profile.id === wanted) ?? model.columns[0];
-      if (row && column) dispatch(cellSelected(slotAt(row, column)));
+      if (!column) return;
+      if (!model.rows.some((own) => own.control === control && own.trigger === trigger)) {
+        // What the person uses is never kept from them by a search.
+        dispatch(searched(''));
+        dispatch(viewChanged({ onlySet: false }));
+      }
+      const at = { device: device.id, control: control.id, trigger };
+      dispatch(cellSelected({ profile: column.profile.id, layer: model.layer, ...at }));
     },
     [dispatch, light, fade, model, cell, front],
   );
-  const mouse = model.rows.find(({ device }) => device.kind === 'mouse')?.device;
+  const mouse = useAppSelector((state) => selectSetup(state).devices.find(({ kind }) => kind === 'mouse'));
   const heard = useCallback((heardUse: Use) => mouse && use(mouse, heardUse), [mouse, use]);
   useRealMouse(mouse, heard);
+  useHeardControls(use);
 
-  const devices = [...new Set(model.rows.map(({ device }) => device))];
+  const { devices } = useAppSelector(selectSetup);
+  const view = useAppSelector((state) => state.board.view);
+  useEffect(() => keepView(view), [view]);
   const focusCell = () => {
     page.current?.querySelector<HTMLElement>('[role=gridcell][aria-selected=true]')?.focus();
   };
   return (
     <Page ref={page}>
       <RigStrip devices={devices} selected={cell?.slot ?? null} flashing={flashing} onUse={use} />
-      <Matrix model={model} flashing={flashing} front={front} onChoose={choose} onHelp={openHelp} />
-      <KeysHelp open={helping} onClose={() => setHelping(false)} />
+      <BoardBar />
+      <Matrix
+        model={model}
+        flashing={flashing}
+        front={front}
+        onChoose={choose}
+        onHelp={openHelp}
+        onCopy={setCopying}
+      />
+      <Suspense fallback={null}>
+        {copying && <CopyDialog from={copying} onClose={() => setCopying(null)} />}
+        {helping && <KeysHelp open onClose={() => setHelping(false)} />}
+      </Suspense>
       <Suspense fallback={<div style={{ flex: 'none', height: DOCK_HEIGHT }} />}>
         <Dock chooserRef={chooser} onDone={() => setTimeout(focusCell)} />
       </Suspense>

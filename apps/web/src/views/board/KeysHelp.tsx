@@ -24,6 +24,7 @@ const ROWS: readonly (readonly [keys: readonly string[], words: string])[] = [
   [['Escape'], WORDS.help.leave],
   [['Delete'], WORDS.help.inherit],
   [['Ctrl+C', 'Ctrl+V'], WORDS.help.copy],
+  [['T'], WORDS.help.triggers],
   [['Ctrl+Z', 'Ctrl+Shift+Z'], WORDS.help.undo],
   [['Ctrl+K'], WORDS.help.find],
   [['?'], WORDS.help.keys],

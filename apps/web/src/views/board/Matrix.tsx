@@ -1,74 +1,33 @@
+import Button from '@mui/material/Button';
 import { styled } from '@mui/material/styles';
-import { Fragment, memo, useEffect, useRef, useState } from 'react';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
-import { Cell, type CellFace, cellWords } from '../../pieces/Cell.tsx';
-import { type BoardColumn, type BoardModel, type BoardRow, rowKey, slotAt } from './boardModel.ts';
-import { cellSelected } from './boardSlice.ts';
+import { type BoardModel, rowKey } from './boardModel.ts';
+import { searched, viewChanged } from './boardSlice.ts';
+import { ColumnHead } from './ColumnHead.tsx';
+import type { CopyFrom } from './copyFrom.ts';
+import { GridPart } from './GridPart.ts';
+import { MatrixRow } from './MatrixRow.tsx';
+import { COLUMN, type ColumnPlace, GROUP, HEAD, matrixStyles, ROW } from './matrixLayout.ts';
 import { selectCell, useMatrixKeys } from './useBoard.ts';
-import { groupName, WORDS } from './words.ts';
+import { WORDS } from './words.ts';
 
-const ROW = 33;
-const HEAD = 212;
-const COLUMN = 196;
+const Scroller = styled('div')({ overflow: 'auto', minHeight: 0, flex: 1, position: 'relative' });
+const Grid = styled('div')(matrixStyles);
+const Empty = styled('div')(({ theme: { vars } }) => ({
+  position: 'sticky',
+  left: 0,
+  display: 'flex',
+  alignItems: 'center',
+  gap: 12,
+  padding: 24,
+  color: vars?.palette.text.secondary,
+}));
 
-const Scroller = styled('div')({ overflow: 'auto', minHeight: 0, flex: 1, scrollPaddingTop: ROW + 8 });
-
-const Table = styled('table')(({ theme: { vars } }) => {
-  const line = `1px solid ${vars?.palette.divider}`;
-  return {
-    borderCollapse: 'separate',
-    borderSpacing: 0,
-    tableLayout: 'fixed',
-    minWidth: '100%',
-    fontSize: 13,
-    '& th': { textAlign: 'left', fontWeight: 400, padding: '0 10px' },
-    '& thead th': {
-      position: 'sticky',
-      top: 0,
-      zIndex: 2,
-      height: ROW + 3,
-      fontWeight: 650,
-      backgroundColor: vars?.palette.tokens.background,
-      borderBottom: line,
-    },
-    '& thead th.front': { borderBottom: `3px solid ${vars?.palette.tokens.accent}` },
-    '& thead th small': { fontSize: 11, fontWeight: 400, color: vars?.palette.text.secondary, marginLeft: 6 },
-    '& tbody th': {
-      position: 'sticky',
-      left: 0,
-      zIndex: 1,
-      backgroundColor: vars?.palette.tokens.background,
-      borderBottom: line,
-      borderRight: line,
-      height: ROW,
-    },
-    '& thead th:first-of-type': { left: 0, zIndex: 3 },
-    '& tbody th.group': {
-      height: 26,
-      fontSize: 12,
-      fontWeight: 650,
-      color: vars?.palette.text.secondary,
-      borderRight: 0,
-    },
-    '& tbody th.flash': { backgroundColor: vars?.palette.tokens.accentTint },
-    '& tbody th.current': { fontWeight: 650 },
-    '& td': {
-      padding: 0,
-      height: ROW,
-      borderBottom: line,
-      borderRight: line,
-      cursor: 'default',
-      backgroundColor: vars?.palette.tokens.sheet,
-    },
-    '& td:focus-visible': { outlineOffset: -2 },
-    '& td[aria-selected=true]': {
-      outline: `2px solid ${vars?.palette.text.primary}`,
-      outlineOffset: -2,
-      borderRadius: 2,
-    },
-    '& td[data-recording=true]': { outlineColor: vars?.palette.tokens.accent },
-  };
-});
+/** Rows and columns drawn beyond what is seen: many at rest, so that keys find them there; few while it scrolls. */
+const ROWS_AHEAD = { atRest: 20, scrolling: 4 };
+const COLUMNS_AHEAD = 3;
 
 interface Props {
   readonly model: BoardModel;
@@ -78,120 +37,177 @@ interface Props {
   readonly front: string;
   readonly onChoose: () => void;
   readonly onHelp: () => void;
+  readonly onCopy: (from: CopyFrom) => void;
 }
 
-/** Controls × programs. One cell is selected and takes the keys. */
-export function Matrix({ model, flashing, front, onChoose, onHelp }: Props) {
+/** Controls × programs; only what is near the part that is seen is drawn. One cell is selected and takes the keys. */
+export function Matrix({ model, flashing, front, onChoose, onHelp, onCopy }: Props) {
+  const dispatch = useAppDispatch();
   const cell = useAppSelector(selectCell);
   const recording = useAppSelector((state) => state.board.recording);
   const [intent, setIntent] = useState<string | null>(null);
   const onKeyDown = useMatrixKeys(model, onChoose, onHelp);
+  const scroller = useRef<HTMLDivElement>(null);
+  const [width, setWidth] = useState(0);
+  const [scrolling, setScrolling] = useState(false);
+  useLayoutEffect(() => {
+    if (!scroller.current) return;
+    const sized = new ResizeObserver(([entry]) => setWidth(entry?.contentRect.width ?? 0));
+    sized.observe(scroller.current);
+    return () => sized.disconnect();
+  }, []);
+
+  const items = useMemo(() => itemsOf(model), [model]);
+  const pinned = model.columns.filter((column) => column.pinned).length;
+  const columnWidth = Math.max(COLUMN, Math.floor((width - HEAD) / Math.max(1, model.columns.length)));
+  const rows = useVirtualizer({
+    count: items.length,
+    getScrollElement: () => scroller.current,
+    estimateSize: (i) => (items[i]?.row === null ? GROUP : ROW),
+    overscan: scrolling ? ROWS_AHEAD.scrolling : ROWS_AHEAD.atRest,
+    onChange: ({ isScrolling }) => setScrolling(isScrolling),
+    scrollPaddingStart: ROW + 3,
+  });
+  const columns = useVirtualizer({
+    horizontal: true,
+    count: model.columns.length - pinned,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => columnWidth,
+    overscan: COLUMNS_AHEAD,
+    scrollPaddingStart: HEAD + pinned * columnWidth,
+  });
+  // Rows and columns change their sizes with what is shown.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: measured anew when these change.
+  useLayoutEffect(() => {
+    rows.measure();
+    columns.measure();
+  }, [items, columnWidth, pinned]);
+
+  const at = cell?.at;
+  useEffect(() => {
+    if (!at) return;
+    const item = items.findIndex(({ row }) => row === at.row);
+    rows.scrollToIndex(item, { align: 'auto' });
+    if (at.column >= pinned) columns.scrollToIndex(at.column - pinned, { align: 'auto' });
+  }, [at, items, pinned, rows, columns]);
+
+  // The same places as long as the same columns are near, so that rows need not be drawn anew as they scroll by.
+  const near = columns.getVirtualItems();
+  const [first = 0, last = -1] = [near[0]?.index, near.at(-1)?.index];
+  const places = useMemo(
+    () => columnPlaces(pinned, first, last, columnWidth),
+    [pinned, first, last, columnWidth],
+  );
+  const across = HEAD + model.columns.length * columnWidth;
   return (
-    <Scroller>
-      <Table role="grid" aria-label={WORDS.matrix} onKeyDown={onKeyDown} onMouseLeave={() => setIntent(null)}>
-        <colgroup>
-          <col style={{ width: HEAD }} />
-          {model.columns.map(({ profile }) => (
-            <col key={profile.id} style={{ width: COLUMN }} />
-          ))}
-        </colgroup>
-        <thead>
-          <tr>
-            <th scope="col">{WORDS.control}</th>
-            {model.columns.map(({ profile, name }) => (
-              <th key={profile.id} scope="col" className={profile.id === front ? 'front' : undefined}>
-                {name}
-                {profile.id === front && <small>{WORDS.inFront}</small>}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {model.rows.map((row, r) => (
-            <Fragment key={rowKey(row)}>
-              {row.device !== model.rows[r - 1]?.device && (
-                <tr>
-                  <th scope="colgroup" className="group" colSpan={model.columns.length + 1}>
-                    {groupName(row)}
-                  </th>
-                </tr>
-              )}
-              <tr>
-                <th scope="row" className={headClass(flashing.has(rowKey(row)), cell?.at.row === r)}>
-                  {row.name}
-                </th>
-                {model.columns.map((column, c) => {
-                  const face = model.faces[r]?.[c];
-                  const selected = cell?.at.row === r && cell.at.column === c;
-                  if (!face) return null;
-                  return (
-                    <MatrixCell
-                      key={column.profile.id}
-                      row={row}
-                      column={column}
-                      face={face}
-                      selected={selected}
-                      reachable={selected || (!cell && r === 0 && c === 0)}
-                      recording={selected && recording}
-                      same={intent !== null && face.intent === intent}
-                      onIntent={setIntent}
-                    />
-                  );
-                })}
-              </tr>
-            </Fragment>
-          ))}
-        </tbody>
-      </Table>
+    <Scroller ref={scroller}>
+      <Grid
+        role="grid"
+        aria-label={WORDS.matrix}
+        aria-rowcount={model.rows.length + 1}
+        aria-colcount={model.columns.length + 1}
+        style={{ width: Math.max(across, width) }}
+        onKeyDown={onKeyDown}
+        onMouseLeave={() => setIntent(null)}
+      >
+        <GridPart className="head" role="row" aria-rowindex={1}>
+          <GridPart role="columnheader" className="corner" style={{ width: HEAD }}>
+            {WORDS.control}
+          </GridPart>
+          {places.map((place) => {
+            const column = model.columns[place.index];
+            return column ? (
+              <ColumnHead
+                key={column.profile.id}
+                column={column}
+                place={place}
+                width={columnWidth}
+                front={column.profile.id === front}
+                onCopy={onCopy}
+              />
+            ) : null;
+          })}
+        </GridPart>
+        <GridPart role="rowgroup" style={{ position: 'relative', height: rows.getTotalSize() }}>
+          {rows.getVirtualItems().map(({ index, start }) => {
+            const item = items[index];
+            if (!item) return null;
+            if (item.row === null) {
+              return (
+                <div
+                  key={item.group}
+                  className="group"
+                  role="presentation"
+                  style={{ transform: `translateY(${start}px)` }}
+                >
+                  <span role="presentation">{item.group}</span>
+                </div>
+              );
+            }
+            const row = model.rows[item.row];
+            if (!row) return null;
+            const key = rowKey(row);
+            return (
+              <MatrixRow
+                key={key}
+                model={model}
+                index={item.row}
+                row={row}
+                top={start}
+                places={places}
+                width={columnWidth}
+                selected={at?.row === item.row ? at.column : null}
+                reachable={!cell && item.row === 0}
+                recording={recording}
+                flashing={flashing.has(key)}
+                intent={intent}
+                onIntent={setIntent}
+                onCopy={onCopy}
+              />
+            );
+          })}
+        </GridPart>
+      </Grid>
+      {model.rows.length === 0 && (
+        <Empty>
+          {WORDS.nothingFound}
+          <Button
+            onClick={() => {
+              dispatch(searched(''));
+              dispatch(viewChanged({ onlySet: false }));
+            }}
+          >
+            {WORDS.showAll}
+          </Button>
+        </Empty>
+      )}
     </Scroller>
   );
 }
 
-interface CellProps {
-  readonly row: BoardRow;
-  readonly column: BoardColumn;
-  readonly face: CellFace;
-  readonly selected: boolean;
-  /** Tab comes here. */
-  readonly reachable: boolean;
-  readonly recording: boolean;
-  readonly same: boolean;
-  readonly onIntent: (intent: string | null) => void;
+interface Item {
+  readonly group: string;
+  /** Null for a heading. */
+  readonly row: number | null;
 }
 
-const MatrixCell = memo(function MatrixCell(props: CellProps) {
-  const { row, column, face, selected, reachable, recording, same, onIntent } = props;
-  const dispatch = useAppDispatch();
-  const element = useRef<HTMLTableCellElement>(null);
-  useEffect(() => {
-    if (!selected) return;
-    element.current?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
-    if (document.activeElement === document.body || document.activeElement?.closest('[role=grid]')) {
-      element.current?.focus({ preventScroll: true });
-    }
-  }, [selected]);
-  const select = () => {
-    if (!selected) dispatch(cellSelected(slotAt(row, column)));
-  };
-  return (
-    <td
-      ref={element}
-      // biome-ignore lint/a11y/noNoninteractiveElementToInteractiveRole: a cell of a grid is interactive.
-      role="gridcell"
-      tabIndex={reachable ? 0 : -1}
-      aria-selected={selected}
-      aria-label={`${row.name} in ${column.name}: ${cellWords(face)}`}
-      data-recording={recording}
-      data-same={same}
-      title={face.name}
-      onFocus={select}
-      onMouseEnter={() => onIntent(face.intent)}
-    >
-      <Cell face={face} same={same} />
-    </td>
-  );
-});
+/** Headings and rows in one list. */
+function itemsOf({ rows }: BoardModel): readonly Item[] {
+  return rows.flatMap(({ group }, row) => {
+    const own = { group, row };
+    return group === rows[row - 1]?.group ? [own] : [{ group, row: null }, own];
+  });
+}
 
-function headClass(flashing: boolean, current: boolean): string {
-  return `${flashing ? 'flash ' : ''}${current ? 'current' : ''}`;
+/** Where pinned columns stand, then those near the part that is seen, from `first` to `last` of the others. */
+function columnPlaces(pinned: number, first: number, last: number, width: number): readonly ColumnPlace[] {
+  const place = (index: number, sticky: boolean): ColumnPlace => ({
+    index,
+    left: HEAD + index * width,
+    sticky,
+  });
+  return [
+    ...Array.from({ length: pinned }, (_, i) => place(i, true)),
+    ...Array.from({ length: last - first + 1 }, (_, i) => place(pinned + first + i, false)),
+  ];
 }

@@ -3,6 +3,8 @@ import { styled } from '@mui/material/styles';
 import { type Device, mainTriggersOf } from '@nimble-lever/core/devices';
 import { Plus } from 'lucide-react';
 import { Link } from 'react-router';
+import { benchDevice } from '../../app/bench/benchSlice.ts';
+import { useAppSelector } from '../../app/store.ts';
 import { DeviceCard } from '../../pieces/DeviceCard.tsx';
 import { DeviceDrawing } from '../../pieces/DeviceDrawing.tsx';
 import type { Use } from './use.ts';
@@ -11,11 +13,11 @@ import { WORDS } from './words.ts';
 const Strip = styled('section')({
   display: 'grid',
   gridAutoFlow: 'column',
-  gridAutoColumns: 'minmax(180px, 1fr)',
-  '& > :last-child': { width: 110 },
+  gridAutoColumns: 'minmax(136px, 1fr)',
+  '& > :last-child': { width: 96 },
   gap: 12,
-  height: 152,
-  padding: '10px 16px',
+  height: 136,
+  padding: '8px 16px',
   overflowX: 'auto',
 });
 
@@ -38,13 +40,21 @@ interface Props {
 
 /** The rig above the matrix: pressing or turning a drawn control finds its row. */
 export function RigStrip({ devices, selected, flashing, onUse }: Props) {
+  const bench = useAppSelector((state) => state.bench);
+  const asideOf = (device: Device) => {
+    const { plugged, low, charge } = benchDevice(bench, device);
+    if (!plugged) return WORDS.unplugged;
+    if (low) return WORDS.lowBattery(charge ?? 0);
+    // Many cards leave no room for more than names.
+    return devices.length > 5 ? '' : countWords(device);
+  };
   return (
     <Strip aria-label={WORDS.rig}>
       {devices.map((device) => (
         <DeviceCard
           key={device.id}
           name={device.name}
-          aside={countWords(device)}
+          aside={asideOf(device)}
           current={selected?.device === device.id}
         >
           <DeviceDrawing

@@ -1,17 +1,30 @@
 import { compile } from '@nimble-lever/core/engine';
-import { BASE_LAYER, demoSetup, type Slot } from '@nimble-lever/core/setup';
-import { boardModel, placeOf, slotAt } from './boardModel.ts';
-import { pulsesOf } from './dock/pulses.ts';
+import { acting, applyEdit, BASE_LAYER, demoSetup, type Slot } from '@nimble-lever/core/setup';
+import { boardModel, placeOf, type Shown, slotAt } from './boardModel.ts';
+import { USUAL_VIEW } from './boardView.ts';
+import { triedOut } from './dock/triedOut.ts';
 
-const model = boardModel(demoSetup());
+const shown = (over: Partial<Shown> = {}): Shown => ({
+  ...USUAL_VIEW,
+  layer: BASE_LAYER,
+  compare: false,
+  unfolded: new Set(),
+  search: '',
+  asked: null,
+  ...over,
+});
+const model = boardModel(demoSetup(), shown());
 const face = (row: string, column: string) => {
   const r = model.rows.findIndex(({ name }) => name === row);
   const c = model.columns.findIndex(({ name }) => name === column);
-  return model.faces[r]?.[c];
+  return model.face(r, c);
 };
 
 test('columns are Everywhere and the programs in order', () => {
-  expect(model.columns.map(({ name }) => name)).toEqual(['Everywhere', 'Larkframe', 'Brindle', 'Hushbox']);
+  expect(model.columns.map(({ name }) => name)).toEqual([
+    'Everywhere',
+    ...demoSetup().programs.map(({ name }) => name),
+  ]);
 });
 
 test.each([
@@ -39,9 +52,67 @@ test.each([
 test('a slot and its place lead to each other', () => {
   for (const [r, row] of model.rows.entries()) {
     for (const [c, column] of model.columns.entries()) {
-      expect(placeOf(model, slotAt(row, column))).toEqual({ row: r, column: c });
+      expect(placeOf(model, slotAt(row, column, BASE_LAYER))).toEqual({ row: r, column: c });
     }
   }
+});
+
+const names = (over: Partial<Shown>) => boardModel(demoSetup(), shown(over)).rows.map(({ name }) => name);
+
+test('other triggers of a control are folded away, and all there when unfolded', () => {
+  const key = model.rows.find(({ name }) => name === 'Key 5');
+  expect(key).toMatchObject({ more: 6, unfolded: false });
+  const open = boardModel(demoSetup(), shown({ unfolded: new Set(['twelve-pad/key-5']) }));
+  const at = open.rows.findIndex(({ name }) => name === 'Key 5');
+  expect(open.rows.slice(at, at + 7).map(({ trigger }) => trigger)).toEqual([
+    'press',
+    'hold',
+    'double-press',
+    'nudge-up',
+    'nudge-right',
+    'nudge-down',
+    'nudge-left',
+  ]);
+  expect(open.rows.length).toBe(model.rows.length + 6);
+});
+
+test('a search keeps the rows that have all its words in device, control or what they do', () => {
+  expect(names({ search: 'TAKE the' })).toEqual(['Press']);
+  expect(names({ search: 'twelve upper' })).toHaveLength(3);
+  expect(names({ search: 'zzz' })).toEqual([]);
+});
+
+test('only what is set: nothing but rows with something of their own in this layer', () => {
+  const rows = names({ onlySet: true });
+  expect(rows).not.toContain('Left');
+  expect(rows).toContain('Key 5');
+  expect(names({ onlySet: true, layer: 'far' })).toEqual(['Turn clockwise', 'Turn anticlockwise']);
+});
+
+test('by use, rows stand under the way they are used; columns can be hidden and kept in sight', () => {
+  const { rows, columns } = boardModel(
+    demoSetup(),
+    shown({ grouping: 'use', hidden: ['brindle'], pinned: ['hushbox'] }),
+  );
+  const groups = rows.map(({ group }) => group).filter((group, i, all) => group !== all[i - 1]);
+  expect(groups).toEqual(['Presses', 'Turns', 'Shuttle positions', 'Sliders']);
+  expect(columns.map(({ name }) => name).slice(0, 3)).toEqual(['Hushbox', 'Everywhere', 'Larkframe']);
+});
+
+test('in another layer what comes from the base shows through; compared, what differs tells it', () => {
+  const far = boardModel(demoSetup(), shown({ layer: 'far', compare: true }));
+  const column = far.columns.findIndex(({ name }) => name === 'Larkframe');
+  const at = (name: string) =>
+    far.face(
+      far.rows.findIndex((row) => row.name === name),
+      column,
+    );
+  expect(at('Turn clockwise')).toMatchObject({
+    source: 'set',
+    name: 'Last frame',
+    base: 'Step one frame on',
+  });
+  expect(at('Press')).toMatchObject({ source: 'inherited', from: 'layer Base', base: null });
 });
 
 const slot = (over: Partial<Slot>): Slot => ({
@@ -60,7 +131,35 @@ test.each([
     [100, 300, 500, 700, 900, 1100].map((t) => ({ from: t, to: t })),
   ],
   ['off sends nothing', slot({ profile: 'brindle', device: 'pocket-mouse', control: 'wheel' }), []],
+  [
+    'a layer sends nothing and is told',
+    slot({ profile: 'everywhere', device: 'three-pedals', control: 'middle' }),
+    [],
+    ['Layer Far is on.', 'Layer Far is off.'],
+  ],
+  [
+    'so is a radial menu',
+    slot({ profile: 'brindle', device: 'pen-tablet', control: 'side-4' }),
+    [],
+    ['Paints opens.'],
+  ],
   ['native passes through', slot({ device: 'pocket-mouse', control: 'left' }), [{ from: 100, to: 820 }]],
-])('pulses: %s', (_name, where, pulses) => {
-  expect(pulsesOf(compile(demoSetup()), where)).toEqual(pulses);
+])('pulses: %s', (_name, where, pulses, changes = []) => {
+  expect(triedOut(compile(demoSetup()), where)).toEqual({ pulses, changes });
+});
+
+test('a guarded press sends nothing by itself, and says what it asks for', () => {
+  const setup = demoSetup();
+  const where = slot({});
+  const guarded = { ...acting({ kind: 'shortcut', shortcut: 'Del' }, 'follow'), guard: 'second' as const };
+  const edited = applyEdit(setup, {
+    kind: 'set-binding',
+    slot: where,
+    binding: { behaviour: guarded, face: null, note: null },
+  });
+  if (!edited.ok) throw new Error(edited.problem.code);
+  expect(triedOut(compile(edited.value.setup), where)).toEqual({
+    pulses: [],
+    changes: ['It asks for a second press.'],
+  });
 });

@@ -1,112 +1,174 @@
-import {
-  type Control,
-  type Device,
-  mainTriggersOf,
-  type Trigger,
-  triggersOf,
-} from '@nimble-lever/core/devices';
-import { profileChain, resolveBehaviour } from '@nimble-lever/core/resolve';
-import {
-  BASE_LAYER,
-  EVERYWHERE,
-  keyOf,
-  type Profile,
-  profileOf,
-  type Setup,
-  type Slot,
-  slotKey,
-} from '@nimble-lever/core/setup';
-import { describeAction, profileName, programName, triggerName, wheelText } from '@nimble-lever/core/words';
+import { type Device, isPressed, mainTriggersOf, type Trigger, triggersOf } from '@nimble-lever/core/devices';
+import { profileChain } from '@nimble-lever/core/resolve';
+import { EVERYWHERE, type Profile, profileOf, type Setup, type Slot } from '@nimble-lever/core/setup';
+import { profileName, triggerName, triggerWord } from '@nimble-lever/core/words';
 import type { CellFace } from '../../pieces/Cell.tsx';
+import type { BoardView } from './boardView.ts';
+import { faceOf } from './cellFace.ts';
+import type { UsePlace } from './lookUp.ts';
 
 export interface BoardColumn {
   readonly profile: Profile;
   readonly name: string;
+  /** Stays in sight at the left. */
+  readonly pinned: boolean;
 }
 
-export interface BoardRow {
-  readonly device: Device;
-  readonly control: Control;
-  readonly trigger: Trigger;
+export interface BoardRow extends UsePlace {
   readonly name: string;
+  /** Further triggers of the control that can be unfolded under this row, or are. */
+  readonly more: number;
+  readonly unfolded: boolean;
+  /** The heading it stands under. */
+  readonly group: string;
 }
 
-/** The Board's matrix: controls × programs, with a face for each cell. */
+/** The Board's matrix: controls × programs, with a face for each cell, made when it is first asked for. */
 export interface BoardModel {
   readonly columns: readonly BoardColumn[];
   readonly rows: readonly BoardRow[];
-  /** By row, then column. */
-  readonly faces: readonly (readonly CellFace[])[];
+  readonly layer: string;
+  readonly face: (row: number, column: number) => CellFace | null;
 }
 
-/** Everywhere, then a column for each program in the person's order. */
-function columnsOf(setup: Setup): readonly BoardColumn[] {
+/** What decides which part of a set-up the Board shows. */
+export interface Shown extends BoardView {
+  readonly layer: string;
+  readonly compare: boolean;
+  /** Controls whose triggers are all shown, by `device/control`. */
+  readonly unfolded: ReadonlySet<string>;
+  readonly search: string;
+  /** A slot whose row is shown although nothing is set there. */
+  readonly asked: Slot | null;
+}
+
+/** What the Board shows of a set-up. */
+export function boardModel(setup: Setup, shown: Shown): BoardModel {
+  const columns = columnsOf(setup, shown);
+  const chains = columns.map(({ profile }) => profileChain(setup, profile.id));
+  const all = rowsOf(setup, shown);
+  const faces = new Map<BoardRow, (CellFace | undefined)[]>();
+  const faceAt = (row: BoardRow, column: number): CellFace | null => {
+    const own = faces.get(row) ?? [];
+    if (!faces.has(row)) faces.set(row, own);
+    const place = columns[column];
+    if (!place) return null;
+    own[column] ??= faceOf(setup, chains[column] ?? [], place.profile, row, shown);
+    return own[column] ?? null;
+  };
+  const wanted = shown.search.trim().toLowerCase().split(/\s+/).filter(Boolean);
+  const rows = all.filter((row) => {
+    if (shown.onlySet && !columns.some((_column, c) => isSetHere(faceAt(row, c), shown.layer))) return false;
+    if (wanted.length === 0) return true;
+    const text = [row.device.name, row.name, ...columns.map((_column, c) => faceAt(row, c)?.name ?? '')];
+    return wanted.every((word) => text.some((part) => part.toLowerCase().includes(word)));
+  });
+  return {
+    columns,
+    rows,
+    layer: shown.layer,
+    face: (row, column) => {
+      const found = rows[row];
+      return found ? faceAt(found, column) : null;
+    },
+  };
+}
+
+function isSetHere(face: CellFace | null, layer: string): boolean {
+  return face?.source === 'set' && face.layer === layer;
+}
+
+/** Every column there is: Everywhere, then one for each program in the person's order. */
+export function allColumns(setup: Setup): readonly Omit<BoardColumn, 'pinned'>[] {
   const profiles = [setup.profiles[EVERYWHERE], ...setup.programs.map(({ id }) => profileOf(setup, id))];
   return profiles.flatMap((profile) => (profile ? [{ profile, name: profileName(setup, profile.id) }] : []));
 }
 
+/** The columns that are not hidden, pinned ones first. */
+function columnsOf(setup: Setup, { hidden, pinned }: BoardView): readonly BoardColumn[] {
+  const columns = allColumns(setup)
+    .filter(({ profile }) => !hidden.includes(profile.id))
+    .map((column) => ({ ...column, pinned: pinned.includes(column.profile.id) }));
+  return [...columns.filter((column) => column.pinned), ...columns.filter((column) => !column.pinned)];
+}
+
 /**
- * What the Board shows of a set-up: the main triggers of every control, and of the others those that are set
- * in some profile or are `asked` for.
+ * The main triggers of every control, and of the others those that are set in some profile, are asked for, or are
+ * unfolded; by device or by the way they are used.
  */
-export function boardModel(setup: Setup, asked: Slot | null = null): BoardModel {
-  const columns = columnsOf(setup);
-  const set = new Set(Object.values(setup.profiles).flatMap(({ bindings }) => Object.keys(bindings)));
-  if (asked) set.add(keyOf(asked));
-  const rows = setup.devices.flatMap((device) =>
-    device.controls.flatMap((control) =>
-      triggersOf(control)
-        .filter((trigger) => {
-          if (mainTriggersOf(control).includes(trigger)) return true;
-          return set.has(slotKey(BASE_LAYER, device.id, control.id, trigger));
-        })
-        .map((trigger) => ({ device, control, trigger, name: triggerName(control, trigger) })),
+function rowsOf(setup: Setup, { unfolded, asked, grouping }: Shown): readonly BoardRow[] {
+  const set = new Set(
+    Object.values(setup.profiles).flatMap(({ bindings }) =>
+      Object.keys(bindings).map((key) => key.slice(key.indexOf('/') + 1)),
     ),
   );
-  const chains = columns.map(({ profile }) => profileChain(setup, profile.id));
-  const faces = rows.map((row) =>
-    columns.map(({ profile }, i) => faceOf(setup, chains[i] ?? [], profile, row)),
+  if (asked) set.add(`${asked.device}/${asked.control}/${asked.trigger}`);
+  const rows = setup.devices.flatMap((device) =>
+    device.controls.flatMap((control) => {
+      const key = `${device.id}/${control.id}`;
+      const main = mainTriggersOf(control);
+      const all = triggersOf(control);
+      const isAlways = (trigger: Trigger) => main.includes(trigger) || set.has(`${key}/${trigger}`);
+      const always = all.filter(isAlways);
+      const open = unfolded.has(key);
+      return (open ? all : always).map((trigger, i): BoardRow => {
+        const more = i === 0 ? all.length - always.length : 0;
+        const name = triggerName(control, trigger);
+        const group = grouping === 'device' ? deviceGroup(device) : WAYS[wayOf(trigger)];
+        return { device, control, trigger, name, more, unfolded: open, group };
+      });
+    }),
   );
-  return { columns, rows, faces };
+  if (grouping === 'device') return rows;
+  const order: readonly string[] = Object.values(WAYS);
+  return rows.toSorted((a, b) => order.indexOf(a.group) - order.indexOf(b.group));
 }
 
-function faceOf(setup: Setup, chain: readonly Profile[], asked: Profile, row: BoardRow): CellFace {
-  const { device, control, trigger } = row;
-  const { decided } = resolveBehaviour(chain, [BASE_LAYER], device.id, control.id, trigger);
-  const source = decided?.profile === asked.id ? 'set' : 'inherited';
-  const from = decided && source === 'inherited' ? profileName(setup, decided.profile) : null;
-  const hasNote = source === 'set' && decided?.binding.note !== null;
-  const plain = { source, shortcut: null, family: null, intent: null, from, hasNote } as const;
-  const behaviour = decided?.binding.behaviour;
-  if (!decided || behaviour?.kind === 'native') return { ...plain, does: 'native', name: 'native' };
-  if (behaviour?.kind !== 'action')
-    return { ...plain, does: 'off', name: offName(setup, behaviour?.heardBy ?? []) };
-  const owner = setup.profiles[decided.profile] ?? asked;
-  const { action } = behaviour;
-  const { name, shortcut, family, intent } = describeAction(setup, owner, action);
-  const keycap = action.kind === 'wheel' ? wheelText(action.ticks, action.axis) : shortcut;
-  const label = decided.binding.face?.label;
-  const shown = action.kind === 'shortcut' && name === 'Send keys' && label ? label : name;
-  return { ...plain, does: 'action', name: shown, shortcut: keycap, family, intent };
+/** A device's heading, with the step of its dial. */
+function deviceGroup({ name, controls }: Device): string {
+  const rotor = controls.find(
+    ({ kind, rotor: found }) => kind === 'dial' && found?.kind === 'continuous',
+  )?.rotor;
+  return rotor?.kind === 'continuous' ? `${name} — one step every ${rotor.stepDegrees}°` : name;
 }
 
-function offName(setup: Setup, heardBy: readonly string[]): string {
-  const names = heardBy.map((id) => programName(setup, id)).join(', ');
-  return names ? `off here, heard by ${names}` : 'off here';
+const WAYS = {
+  press: 'Presses',
+  hold: 'Holds and double presses',
+  nudge: 'Nudges',
+  turn: 'Turns',
+  shuttle: 'Shuttle positions',
+  slide: 'Sliders',
+  phrase: 'Phrases',
+} as const;
+
+/** The heading for a trigger when rows are grouped by use. */
+function wayOf(trigger: Trigger): keyof typeof WAYS {
+  if (trigger === 'hold' || trigger === 'double-press') return 'hold';
+  if (trigger.startsWith('nudge')) return 'nudge';
+  if (isPressed(trigger)) return 'press';
+  if (trigger.startsWith('shuttle')) return 'shuttle';
+  if (trigger.startsWith('slide')) return 'slide';
+  return trigger === 'phrase' ? 'phrase' : 'turn';
 }
 
-/** The slot of a cell, in the base layer. */
-export function slotAt(row: BoardRow, column: BoardColumn): Slot {
+/** A row's name where its control's name stands in the row above. */
+export function rowWord({ name, trigger }: BoardRow, under: boolean): string {
+  return under ? triggerWord(trigger) : name;
+}
+
+/** The slot of a cell, in the layer that is shown. */
+export function slotAt(row: BoardRow, column: BoardColumn, layer: string): Slot {
   return {
     profile: column.profile.id,
-    layer: BASE_LAYER,
+    layer,
     device: row.device.id,
     control: row.control.id,
     trigger: row.trigger,
   };
 }
 
-/** Where a slot stands in the matrix; −1 where it is no longer there. */
+/** Where a slot stands in the matrix; −1 where it is not shown. */
 export function placeOf(model: BoardModel, slot: Slot): { readonly row: number; readonly column: number } {
   return {
     row: model.rows.findIndex(
@@ -118,6 +180,6 @@ export function placeOf(model: BoardModel, slot: Slot): { readonly row: number; 
 }
 
 /** The key of a row: device, control and trigger. */
-export function rowKey({ device, control, trigger }: Omit<BoardRow, 'name'>): string {
+export function rowKey({ device, control, trigger }: UsePlace): string {
   return `${device.id}/${control.id}/${trigger}`;
 }

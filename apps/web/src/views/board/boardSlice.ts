@@ -1,5 +1,6 @@
-import type { Binding, Slot } from '@nimble-lever/core/setup';
+import { BASE_LAYER, type Binding, type Slot } from '@nimble-lever/core/setup';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { type BoardView, keptView } from './boardView.ts';
 
 export interface BoardState {
   /** The selected cell; null until the person selects one. */
@@ -7,17 +8,35 @@ export interface BoardState {
   readonly recording: boolean;
   /** What was copied, with the profile it was copied from. */
   readonly copied: { readonly profile: string; readonly binding: Binding } | null;
+  readonly layer: string;
+  /** Whether cells tell what the base layer does where they differ. */
+  readonly compare: boolean;
+  /** Controls whose triggers are all shown, by `device/control`. */
+  readonly unfolded: readonly string[];
+  readonly search: string;
+  readonly view: BoardView;
 }
 
-const initialState: BoardState = { selected: null, recording: false, copied: null };
+const initialState: BoardState = {
+  selected: null,
+  recording: false,
+  copied: null,
+  layer: BASE_LAYER,
+  compare: false,
+  unfolded: [],
+  search: '',
+  view: keptView(),
+};
 
 const slice = createSlice({
   name: 'board',
   initialState,
   reducers: {
+    /** A cell of another layer brings that layer into view. */
     cellSelected: (state, { payload }: PayloadAction<Slot>): BoardState => ({
       ...state,
       selected: payload,
+      layer: payload.layer,
       recording: false,
     }),
     cellCopied: (state, { payload }: PayloadAction<NonNullable<BoardState['copied']>>) => {
@@ -29,8 +48,36 @@ const slice = createSlice({
     recordingEnded: (state) => {
       state.recording = false;
     },
+    layerShown: (state, { payload }: PayloadAction<string>) => {
+      state.layer = payload;
+      state.recording = false;
+      if (state.selected) state.selected.layer = payload;
+    },
+    compareSet: (state, { payload }: PayloadAction<boolean>) => {
+      state.compare = payload;
+    },
+    triggersFolded: (state, { payload }: PayloadAction<{ control: string; open: boolean }>) => {
+      const others = state.unfolded.filter((control) => control !== payload.control);
+      state.unfolded = payload.open ? [...others, payload.control] : others;
+    },
+    searched: (state, { payload }: PayloadAction<string>) => {
+      state.search = payload;
+    },
+    viewChanged: (state, { payload }: PayloadAction<Partial<BoardView>>) => {
+      state.view = { ...state.view, ...payload };
+    },
   },
 });
 
-export const { cellCopied, cellSelected, recordingStarted, recordingEnded } = slice.actions;
+export const {
+  cellCopied,
+  cellSelected,
+  compareSet,
+  layerShown,
+  recordingEnded,
+  recordingStarted,
+  searched,
+  triggersFolded,
+  viewChanged,
+} = slice.actions;
 export const boardReducer = slice.reducer;

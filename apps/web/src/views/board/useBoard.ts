@@ -1,18 +1,30 @@
 import type { Trigger } from '@nimble-lever/core/devices';
-import { profileChain, resolveBehaviour } from '@nimble-lever/core/resolve';
-import { adaptBinding, type Slot } from '@nimble-lever/core/setup';
+import { adaptBinding, BASE_LAYER, type Slot } from '@nimble-lever/core/setup';
 import { createSelector, type UnknownAction } from '@reduxjs/toolkit';
 import { type KeyboardEvent, useCallback } from 'react';
 import { makeEdit } from '../../app/setup/edits.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { type AppThunk, type RootState, useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { type BoardModel, boardModel, placeOf, slotAt } from './boardModel.ts';
-import { cellCopied, cellSelected, recordingStarted } from './boardSlice.ts';
+import { cellCopied, cellSelected, recordingStarted, triggersFolded } from './boardSlice.ts';
+import { resolutionAt } from './lookUp.ts';
 
 /** The matrix of the set-up shown. */
 export const selectBoard = createSelector(
-  [selectSetup, (state: RootState) => hiddenByItself(state.board.selected)],
-  boardModel,
+  [
+    selectSetup,
+    (state: RootState) => hiddenByItself(state.board.selected),
+    (state: RootState) => state.board.layer,
+    (state: RootState) => state.board.compare,
+    (state: RootState) => state.board.unfolded,
+    (state: RootState) => state.board.search,
+    (state: RootState) => state.board.view,
+  ],
+  (setup, asked, layer, compare, unfolded, search, view) => {
+    // A layer that was removed elsewhere is no longer shown.
+    const known = setup.layers.some(({ id }) => id === layer) ? layer : BASE_LAYER;
+    return boardModel(setup, { ...view, asked, layer: known, compare, unfolded: new Set(unfolded), search });
+  },
 );
 
 /** Triggers whose rows are always there. */
@@ -27,10 +39,10 @@ function hiddenByItself(slot: Slot | null): Slot | null {
 export const selectCell = createSelector(
   [selectBoard, (state: RootState) => state.board.selected],
   (model, slot) => {
-    if (!slot) return null;
+    if (!slot || slot.layer !== model.layer) return null;
     const { row, column } = placeOf(model, slot);
     const [boardRow, boardColumn] = [model.rows[row], model.columns[column]];
-    const face = model.faces[row]?.[column];
+    const face = model.face(row, column);
     if (!boardRow || !boardColumn || !face) return null;
     return { slot, row: boardRow, column: boardColumn, face, at: { row, column } };
   },
@@ -81,11 +93,15 @@ function keyAction(
   const target = targetOf(key, cell.at, model);
   if (target) {
     const [row, column] = [model.rows[target.row], model.columns[target.column]];
-    return () => (row && column ? cellSelected(slotAt(row, column)) : undefined);
+    return () => (row && column ? cellSelected(slotAt(row, column, model.layer)) : undefined);
   }
   if (key === 'Enter') return () => void open.openChooser();
   if (key === '?') return () => void open.openHelp();
   if (key === 'r' || key === 'R') return () => recordingStarted();
+  if (key === 't' || key === 'T') {
+    const { device, control, unfolded } = cell.row;
+    return () => triggersFolded({ control: `${device.id}/${control.id}`, open: !unfolded });
+  }
   if (key !== 'Delete' || cell.face.source !== 'set') return null;
   return () => makeEdit({ kind: 'set-binding', slot: cell.slot, binding: null });
 }
@@ -94,8 +110,7 @@ function keyAction(
 const copyCell =
   ({ slot }: Cell): AppThunk =>
   (dispatch, getState) => {
-    const chain = profileChain(selectSetup(getState()), slot.profile);
-    const { decided } = resolveBehaviour(chain, [slot.layer], slot.device, slot.control, slot.trigger);
+    const { decided } = resolutionAt(selectSetup(getState()), slot);
     if (decided) dispatch(cellCopied({ profile: decided.profile, binding: decided.binding }));
   };
 

@@ -1,10 +1,13 @@
 import { styled } from '@mui/material/styles';
-import type { KeyboardEvent, ReactNode } from 'react';
+import type { Message } from '@nimble-lever/core/setup';
+import { type KeyboardEvent, type ReactNode, useEffect, useRef } from 'react';
 import { raiseWindow } from '../../app/desk/desk.ts';
 import type { DeskWindow } from '../../app/desk/deskSlice.ts';
 import { useAppDispatch } from '../../app/store.ts';
-import { keyArrived } from './programKeys.ts';
-import type { PracticeProgram } from './rehearseSlice.ts';
+import { ProgramMenu } from './ProgramMenu.tsx';
+import { keyArrived, keyLeft, messageArrived, textArrived, wheelArrived } from './programKeys.ts';
+import type { PracticeProgram } from './programs/standIns.ts';
+import { WHEEL_PX } from './wheelPx.ts';
 
 const Frame = styled('section')(({ theme: { vars } }) => ({
   position: 'absolute',
@@ -20,7 +23,8 @@ const Frame = styled('section')(({ theme: { vars } }) => ({
     height: 30,
     display: 'flex',
     alignItems: 'center',
-    padding: '0 12px',
+    justifyContent: 'space-between',
+    padding: '0 6px 0 12px',
     fontSize: 12,
     fontWeight: 650,
     color: vars?.palette.text.secondary,
@@ -50,35 +54,66 @@ interface Props {
   readonly place: Readonly<Record<'left' | 'top' | 'width' | 'height', string>>;
   readonly depth: number;
   readonly active: boolean;
-  readonly onWheel?: (ticks: number) => void;
+  /** It runs, but its window is not shown. */
+  readonly hidden: boolean;
   readonly children: ReactNode;
 }
 
 /** A window of a practice program. Touching it brings it to the front; keys that reach it run its commands. */
-export function ProgramWindow({ window, place, depth, active, onWheel, children }: Props) {
+export function ProgramWindow({ window, place, depth, active, hidden, children }: Props) {
   const dispatch = useAppDispatch();
   const raise = () => dispatch(raiseWindow(window.id));
-  const onKeyDown = (event: KeyboardEvent) => dispatch(keyArrived(window.id, window.name, event));
+  const body = useRef<HTMLDivElement>(null);
+  const { id, name } = window;
+  useEffect(() => {
+    const element = body.current;
+    if (!element) return;
+    const onText = (event: InputEvent) => {
+      if (event.data) dispatch(textArrived(id, name, event.data, !event.isTrusted));
+    };
+    const onMessage = (event: Event) => {
+      const { message, value } = (event as CustomEvent<{ message: Message; value: number }>).detail;
+      dispatch(messageArrived(id, name, message, value));
+    };
+    element.addEventListener('beforeinput', onText);
+    element.addEventListener('controlmessage', onMessage);
+    return () => {
+      element.removeEventListener('beforeinput', onText);
+      element.removeEventListener('controlmessage', onMessage);
+    };
+  }, [dispatch, id, name]);
+  const onKeyDown = (event: KeyboardEvent) => dispatch(keyArrived(id, name, event));
   return (
     <Frame
       aria-label={window.title}
       data-program={window.id}
       data-active={active}
-      style={{ ...place, zIndex: depth }}
+      hidden={hidden}
+      style={{ ...place, zIndex: depth, ...(hidden ? { display: 'none' } : {}) }}
       onPointerDownCapture={raise}
     >
-      <header>{window.title}</header>
+      <header>
+        {window.title}
+        <ProgramMenu program={id} name={name} />
+      </header>
       <Body
+        ref={body}
         data-keys=""
         role="application"
         aria-label={window.name}
         tabIndex={0}
         onFocus={raise}
         onKeyDown={onKeyDown}
-        onWheel={(event) => onWheel?.(-Math.sign(event.deltaY))}
+        onKeyUp={(event) => dispatch(keyLeft(id, event))}
+        onWheel={(event) => dispatch(wheelArrived(id, ticksOf(event)))}
       >
         {children}
       </Body>
     </Frame>
   );
+}
+
+/** Wheel ticks, positive away from the person; a stroke of several ticks comes as one event. */
+function ticksOf({ deltaY, nativeEvent }: { readonly deltaY: number; readonly nativeEvent: Event }): number {
+  return nativeEvent.isTrusted ? -Math.sign(deltaY) : -Math.round(deltaY / WHEEL_PX);
 }

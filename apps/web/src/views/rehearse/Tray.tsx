@@ -1,118 +1,121 @@
 import { styled } from '@mui/material/styles';
-import type { Control, Device } from '@nimble-lever/core/devices';
-import { controlKey } from '@nimble-lever/core/engine';
-import type { Setup } from '@nimble-lever/core/setup';
-import { describeAction } from '@nimble-lever/core/words';
-import { useState } from 'react';
-import type { Happening } from '../../app/engine/engineSlice.ts';
-import { feed } from '../../app/engine/feed.ts';
+import type { Device } from '@nimble-lever/core/devices';
+import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { selectSetup } from '../../app/setup/selectors.ts';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
-import { useFlash } from '../../app/useFlash.ts';
-import { DeviceCard } from '../../pieces/DeviceCard.tsx';
-import { DeviceDrawing } from '../../pieces/DeviceDrawing.tsx';
+import { useAppSelector } from '../../app/store.ts';
+import { TrayDevice } from './TrayDevice.tsx';
 import { WORDS } from './words.ts';
+
+/** A device needs this much width to be pressed well: pixels. */
+const LEAST_WIDTH = 232;
 
 const Box = styled('section')(({ theme: { vars } }) => ({
   flex: 'none',
-  height: 214,
-  display: 'grid',
-  gridAutoFlow: 'column',
-  gridAutoColumns: 'minmax(200px, 1fr)',
-  gap: 12,
-  padding: '10px 16px',
-  overflowX: 'auto',
+  height: 232,
+  display: 'flex',
+  flexDirection: 'column',
+  gap: 8,
+  padding: '8px 16px 10px',
   borderTop: `1px solid ${vars?.palette.divider}`,
   backgroundColor: vars?.palette.tokens.background,
+  '& .devices': {
+    flex: 1,
+    minHeight: 0,
+    display: 'grid',
+    gridAutoFlow: 'column',
+    gridAutoColumns: 'minmax(0, 1fr)',
+    gridTemplateRows: 'minmax(0, 1fr)',
+    gap: 12,
+    '& > div': { minHeight: 0, display: 'grid' },
+  },
 }));
 
-/** The rig's devices to press and turn. */
-export function Tray() {
-  const dispatch = useAppDispatch();
-  const setup = useAppSelector(selectSetup);
-  const held = useAppSelector((state) => state.engine.engine.held);
-  const sprung = useAppSelector((state) => state.engine.engine.sprung);
-  const slid = useAppSelector((state) => state.engine.engine.slid);
-  const happenings = useAppSelector((state) => state.engine.happenings);
-  const { lit, light, fade } = useFlash();
-  const [angles, setAngles] = useState<Readonly<Record<string, Readonly<Record<string, number>>>>>({});
-  const latest = happenings.find(
-    ({ explanation: { outcome } }) => outcome.kind === 'pressed' || outcome.kind === 'turned',
-  );
+const Tabs = styled('div')(({ theme: { vars } }) => ({
+  flex: 'none',
+  display: 'flex',
+  gap: 4,
+  padding: 2,
+  margin: -2,
+  overflowX: 'auto',
+  '& button': {
+    flex: 'none',
+    height: 26,
+    padding: '0 10px',
+    font: 'inherit',
+    fontSize: 12,
+    color: vars?.palette.text.secondary,
+    backgroundColor: 'transparent',
+    border: '1px solid transparent',
+    borderRadius: 7,
+    cursor: 'pointer',
+  },
+  '& button[aria-pressed=true]': {
+    color: vars?.palette.text.primary,
+    backgroundColor: vars?.palette.tokens.sheet,
+    borderColor: vars?.palette.divider,
+  },
+}));
 
-  const turn = (device: Device, control: Control, unit: 'degrees' | 'detents', amount: number) => {
-    const degrees =
-      unit === 'detents' && control.rotor?.kind === 'detented'
-        ? amount * control.rotor.detentDegrees
-        : amount;
-    setAngles((before) => {
-      const own = before[device.id] ?? {};
-      return { ...before, [device.id]: { ...own, [control.id]: (own[control.id] ?? 0) + degrees } };
+/** The rig's devices to press and turn: as many as fit, the others by tabs. */
+export function Tray() {
+  const { devices } = useAppSelector(selectSetup);
+  const element = useRef<HTMLElement>(null);
+  const [fits, setFits] = useState(3);
+  /** Ids, the one asked for last at the end. */
+  const [asked, setAsked] = useState<readonly string[]>([]);
+  useLayoutEffect(() => {
+    if (!element.current) return;
+    const sized = new ResizeObserver(([entry]) => {
+      if (entry) setFits(Math.max(1, Math.floor(entry.contentRect.width / LEAST_WIDTH)));
     });
-    light(`${device.id}/${control.id}`);
-    fade(`${device.id}/${control.id}`);
-    dispatch(feed({ kind: 'turn', device: device.id, control: control.id, unit, amount }));
-  };
-  const placesOf = ({ id, controls }: Device) =>
-    Object.fromEntries(
-      controls.flatMap((control): [string, number][] => {
-        const key = controlKey(id, control.id);
-        const at = sprung[key]?.position ?? slid[key];
-        return at === undefined ? [] : [[control.id, at]];
-      }),
-    );
+    sized.observe(element.current);
+    return () => sized.disconnect();
+  }, []);
+  const shown = useMemo(() => shownDevices(devices, asked, fits), [devices, asked, fits]);
   return (
-    <Box aria-label={WORDS.tray} title={WORDS.trayHint}>
-      {setup.devices.map((device) => (
-        <DeviceCard
-          key={device.id}
-          name={device.name}
-          aside={deviceOf(latest) === device.id && latest ? doneWords(setup, latest) : ''}
-          current={deviceOf(latest) === device.id}
-        >
-          <DeviceDrawing
-            device={device}
-            lit={litOf(device, [...lit, ...Object.keys(held), ...Object.keys(sprung)])}
-            selected={null}
-            angles={angles[device.id] ?? {}}
-            values={placesOf(device)}
-            hint={(control) => hintOf(control)}
-            onDown={({ id }) => dispatch(feed({ kind: 'down', device: device.id, control: id }))}
-            onUp={({ id }) => dispatch(feed({ kind: 'up', device: device.id, control: id }))}
-            onTurn={(control, unit, amount) => turn(device, control, unit, amount)}
-            onPosition={({ id }, value) =>
-              dispatch(feed({ kind: 'position', device: device.id, control: id, value }))
-            }
-          />
-        </DeviceCard>
-      ))}
+    <Box ref={element} aria-label={WORDS.tray} title={WORDS.trayHint}>
+      {devices.length > fits && (
+        <Tabs role="group" aria-label={WORDS.showDevice}>
+          {devices.map(({ id, name }) => (
+            <button
+              key={id}
+              type="button"
+              aria-pressed={shown.some((device) => device.id === id)}
+              onClick={() => setAsked([...asked.filter((other) => other !== id), id])}
+            >
+              {name}
+            </button>
+          ))}
+        </Tabs>
+      )}
+      <div className="devices">
+        {shown.map((device) => (
+          <div key={device.id} style={{ gridColumn: `span ${Math.min(fits, placesFor(device))}` }}>
+            <TrayDevice device={device} />
+          </div>
+        ))}
+      </div>
     </Box>
   );
 }
 
-function deviceOf(happening: Happening | undefined): string | null {
-  const event = happening?.explanation.event;
-  return event && 'device' in event ? event.device : null;
+/** How many places of the tray a device takes: a tablet is wide, and has its pad beside it. */
+function placesFor({ kind }: Device): number {
+  return kind === 'pen-tablet' ? 2 : 1;
 }
 
-function litOf(device: Device, keys: readonly string[]): ReadonlySet<string> {
-  return new Set(
-    keys.filter((key) => key.startsWith(`${device.id}/`)).map((key) => key.slice(device.id.length + 1)),
-  );
-}
-
-function hintOf(control: Control): string {
-  const turns = control.rotor ? ', arrow keys turn it' : '';
-  return `${control.name}${control.canPress ? ', Space presses it' : ''}${turns}`;
-}
-
-/** The name of what a device did last. */
-function doneWords(setup: Setup, { explanation: { outcome } }: Happening): string {
-  if (outcome.kind !== 'pressed' && outcome.kind !== 'turned') return '';
-  const { decided } = outcome.resolution;
-  if (!decided) return 'native';
-  const { behaviour } = decided.binding;
-  const profile = setup.profiles[decided.profile];
-  if (behaviour.kind !== 'action' || !profile) return behaviour.kind;
-  return describeAction(setup, profile, behaviour.action).name;
+/** The devices asked for last, filled up from the start of the rig; in the rig's own order. */
+function shownDevices(devices: readonly Device[], asked: readonly string[], fits: number): readonly Device[] {
+  const ids = devices.map(({ id }) => id);
+  const latest = asked.filter((id) => ids.includes(id)).toReversed();
+  const chosen = new Set<string>();
+  let room = fits;
+  for (const id of [...latest, ...ids.filter((other) => !latest.includes(other))]) {
+    const device = devices.find((each) => each.id === id);
+    if (!device || room < 1) break;
+    if (placesFor(device) > room && chosen.size > 0) continue;
+    chosen.add(id);
+    room -= placesFor(device);
+  }
+  return devices.filter(({ id }) => chosen.has(id));
 }

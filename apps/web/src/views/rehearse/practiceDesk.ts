@@ -1,11 +1,15 @@
 import type { Stroke } from '@nimble-lever/core/engine';
 import { keyValue, type ModifierName, modifierOf } from '@nimble-lever/core/keys';
 import type { Place } from '@nimble-lever/core/setup';
+import { sentOf } from '@nimble-lever/core/words';
 import { raiseWindow } from '../../app/desk/desk.ts';
-import { volumeKey } from '../../app/desk/deskSlice.ts';
+import { heardElsewhere, volumeKey } from '../../app/desk/deskSlice.ts';
+import { otherComputer } from '../../app/desk/otherComputer.ts';
 import type { Desk } from '../../app/engine/desk.ts';
 import { programRan } from '../../app/engine/engineSlice.ts';
 import type { AppDispatch, RootState } from '../../app/store.ts';
+import { placeIn, pointedAt } from './pointing.ts';
+import { WHEEL_PX } from './wheelPx.ts';
 import { WORDS } from './words.ts';
 
 const VOLUME_KEYS: Readonly<Record<string, 'up' | 'down' | 'mute'>> = {
@@ -13,9 +17,6 @@ const VOLUME_KEYS: Readonly<Record<string, 'up' | 'down' | 'mute'>> = {
   AudioVolumeDown: 'down',
   AudioVolumeMute: 'mute',
 };
-
-/** CSS pixels for one wheel tick, as browsers commonly report a notch. */
-const WHEEL_PX = 100;
 
 type OfKind<Kind extends Stroke['kind']> = Extract<Stroke, { kind: Kind }>;
 
@@ -75,15 +76,8 @@ export function practiceDesk(dispatch: AppDispatch, getState: () => RootState): 
   };
   const pointer = (stroke: OfKind<'button-down' | 'button-up'>) => {
     const window = target(stroke);
-    const element = window?.querySelector('[data-pointer]') ?? window;
-    if (!element) return;
-    const { left, top, width, height } = element.getBoundingClientRect();
-    const place =
-      pointed?.from === 'window'
-        ? { clientX: left + pointed.x, clientY: top + pointed.y }
-        : pointed?.from === 'screen'
-          ? { clientX: pointed.x, clientY: pointed.y }
-          : { clientX: left + width / 2 + (pointed?.x ?? 0), clientY: top + height / 2 + (pointed?.y ?? 0) };
+    if (!window) return;
+    const { element, place } = pointed ? placeIn(window, pointed) : pointedAt(window, getState());
     const kind = stroke.kind === 'button-down' ? 'pointerdown' : 'pointerup';
     const init = { button: stroke.button, bubbles: true, pointerId: 1, ...place, ...modifiers(stroke) };
     element.dispatchEvent(new PointerEvent(kind, init));
@@ -91,7 +85,15 @@ export function practiceDesk(dispatch: AppDispatch, getState: () => RootState): 
   };
 
   return {
-    carryOut(stroke: Stroke) {
+    carryOut(stroke: Stroke, device: string | null) {
+      const computer = device === null ? null : otherComputer(getState(), device);
+      if (computer !== null) {
+        const [sent] = sentOf([stroke]);
+        if (sent && stroke.kind !== 'key-up' && stroke.kind !== 'button-up') {
+          dispatch(heardElsewhere({ computer, words: sent.text }));
+        }
+        return;
+      }
       switch (stroke.kind) {
         case 'key-down':
         case 'key-up':

@@ -1,41 +1,10 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import {
-  BRINDLE,
-  BRINDLE_COMMANDS,
-  type BrindleState,
-  markBegun,
-  markDrawn,
-  scrolled,
-} from './programs/brindle.ts';
-import { LARKFRAME, LARKFRAME_COMMANDS, type LarkframeState, playOn } from './programs/larkframe.ts';
-import type { StandInCommand } from './programs/standIn.ts';
+import { type PracticeProgram, type RehearseState, STAND_INS, standInOf } from './programs/standIns.ts';
 
-/** The practice programs and what is in them. */
-export interface RehearseState {
-  readonly larkframe: LarkframeState;
-  readonly brindle: BrindleState;
-}
-
-const initialState: RehearseState = { larkframe: LARKFRAME, brindle: BRINDLE };
-
-/** The programs that can be in front on the practice desk. */
-export type PracticeProgram = keyof RehearseState;
-
-interface RanCommand<State> {
-  readonly state: State;
+interface RanCommand {
+  readonly state: RehearseState;
   readonly name: string;
   readonly said: string;
-}
-
-function runIn<State extends { lastCommand: string | null }>(
-  commands: readonly StandInCommand<State>[],
-  state: State,
-  shortcut: string,
-): RanCommand<State> | null {
-  const command = commands.find((own) => own.shortcut === shortcut);
-  if (!command) return null;
-  const after = { ...command.run(state), lastCommand: command.name };
-  return { state: after, name: command.name, said: command.said(after) };
 }
 
 /** What a program does with a shortcut, in canonical notation; null where it has no command for it. */
@@ -43,16 +12,26 @@ export function runShortcut(
   state: RehearseState,
   program: PracticeProgram,
   shortcut: string,
-): RanCommand<RehearseState> | null {
-  if (program === 'larkframe') {
-    const ran = runIn(LARKFRAME_COMMANDS, state.larkframe, shortcut);
-    return ran && { ...ran, state: { ...state, larkframe: ran.state } };
-  }
-  const ran = runIn(BRINDLE_COMMANDS, state.brindle, shortcut);
-  return ran && { ...ran, state: { ...state, brindle: ran.state } };
+): RanCommand | null {
+  const command = standInOf(program).commands.find((own) => own.shortcut === shortcut);
+  if (!command) return null;
+  const after = { ...command.run(state[program]), lastCommand: command.name };
+  return { state: { ...state, [program]: after }, name: command.name, said: command.said(after) };
 }
 
-type Point = readonly [x: number, y: number];
+/** What it does when the key of a command that lasts comes up; null where nothing lasts. */
+export function endShortcut(
+  state: RehearseState,
+  program: PracticeProgram,
+  shortcut: string,
+): RehearseState | null {
+  const command = standInOf(program).commands.find((own) => own.shortcut === shortcut);
+  return command?.release ? { ...state, [program]: command.release(state[program]) } : null;
+}
+
+const initialState = Object.fromEntries(
+  Object.entries(STAND_INS).map(([id, { initial }]) => [id, initial]),
+) as unknown as RehearseState;
 
 const slice = createSlice({
   name: 'rehearse',
@@ -64,26 +43,22 @@ const slice = createSlice({
     ): RehearseState {
       return runShortcut(state, payload.program, payload.shortcut)?.state ?? state;
     },
-    frameChosen: (state, { payload }: PayloadAction<number>): RehearseState => ({
-      ...state,
-      larkframe: { ...state.larkframe, at: payload },
-    }),
-    playedOn: (state): RehearseState => ({ ...state, larkframe: playOn(state.larkframe) }),
-    paintBegun: (state, { payload }: PayloadAction<Point>): RehearseState => ({
-      ...state,
-      brindle: markBegun(state.brindle, payload),
-    }),
-    paintDrawn: (state, { payload }: PayloadAction<Point>): RehearseState => ({
-      ...state,
-      brindle: markDrawn(state.brindle, payload),
-    }),
-    canvasScrolled: (state, { payload }: PayloadAction<number>): RehearseState => ({
-      ...state,
-      brindle: scrolled(state.brindle, payload),
-    }),
+    shortcutEnded(
+      state,
+      { payload }: PayloadAction<{ program: PracticeProgram; shortcut: string }>,
+    ): RehearseState {
+      return endShortcut(state, payload.program, payload.shortcut) ?? state;
+    },
+    /** A program's own state after something was done in it by hand. */
+    programChanged(
+      state,
+      { payload }: PayloadAction<{ program: PracticeProgram; state: RehearseState[PracticeProgram] }>,
+    ): RehearseState {
+      return { ...state, [payload.program]: payload.state };
+    },
   },
 });
 
-export const { shortcutArrived, frameChosen, playedOn, paintBegun, paintDrawn, canvasScrolled } =
-  slice.actions;
+export const { shortcutArrived, shortcutEnded, programChanged } = slice.actions;
 export const rehearseReducer = slice.reducer;
+export type { RehearseState };

@@ -1,5 +1,6 @@
 import { type Control, controlOf, USUAL_RATES } from '../control.ts';
-import { type Device, USUAL_SETTINGS } from '../device.ts';
+import type { Device } from '../device.ts';
+import { deviceOf } from '../device.ts';
 import { freeId } from '../freeId.ts';
 import type { Descriptor } from './descriptor.ts';
 import { layOut } from './layOut.ts';
@@ -35,17 +36,7 @@ export function describedDevice(descriptor: Descriptor, id: string, name: string
   const { width, height } = shaped;
   const body = [{ kind: 'rect', x: 1, y: 1, width: width - 2, height: height - 2, radius: 8 }] as const;
   const kind = kindOf(descriptor, controls);
-  const device: Device = {
-    id,
-    name,
-    kind,
-    width,
-    height,
-    body: [...body],
-    controls,
-    settings: USUAL_SETTINGS,
-    descriptor: null,
-  };
+  const device = deviceOf({ id, name, kind, width, height, body: [...body], controls });
   return { device, sources, ids };
 }
 

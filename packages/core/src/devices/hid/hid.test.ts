@@ -295,7 +295,13 @@ test('any bytes are read or refused with a place among them, and any device they
       expect(checkSetup(setup)).toEqual([]);
       decodeReport(decoderFor(result.value, described), NOTHING_HEARD, data);
     }),
-    { numRuns: 1000 },
+    // The example: wheels whose only value is nought were once rings without a position.
+    {
+      numRuns: 1000,
+      examples: [
+        [[build.usage(0x38), build.reportCount(6), build.usagePage(1), build.reportSize(8), build.input(2)]],
+      ],
+    },
   );
 });
 

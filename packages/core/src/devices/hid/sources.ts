@@ -64,9 +64,10 @@ function part(kind: Control['kind'], usage: Usage, more: Partial<ControlPart> = 
   return { kind, usage, name: usageName(usage), detents: null, positions: null, ...more };
 }
 
+/** What a value is for; one that can only ever be the same says nothing. */
 function variableSource(field: Field): Bare | null {
   const { usage } = field;
-  if (!usage) return null;
+  if (!usage || field.logicalMax <= field.logicalMin) return null;
   if (usage.page === PAGES.desktop) return desktopSource(field, usage);
   if (usage.page === PAGES.digitizer) return digitizerSource(field, usage);
   if (usage.page === PAGES.led || usage.page === PAGES.haptics) return null;
@@ -77,7 +78,6 @@ function variableSource(field: Field): Bare | null {
 function plainSource(field: Field, usage: Usage): Bare | null {
   const isSwitch = field.logicalMax - field.logicalMin === 1 && !field.flags.relative;
   if (isSwitch) return { kind: 'press', part: part(usage.page === PAGES.button ? 'button' : 'key', usage) };
-  if (field.logicalMax <= field.logicalMin) return null;
   if (field.flags.relative) return { kind: 'turn', part: turning('knob', field, usage) };
   if (usage.page >= VENDOR_PAGES && field.bitSize > 16) return null;
   return { kind: 'slide', part: part('slider', usage) };

@@ -11,6 +11,7 @@ import {
   type Rule,
   type Setup,
 } from '../../setup/index.ts';
+import { withSettings } from './slowTuning.ts';
 
 /** Where a binding was found. */
 export interface Found {
@@ -88,8 +89,9 @@ function rankOf(rule: Rule): number[] {
 
 /** The control itself. */
 export function controlIn(setup: Setup, device: string, control: string): Control | null {
-  const found = setup.devices.find(({ id }) => id === device)?.controls.find(({ id }) => id === control);
-  return found ?? null;
+  const owner = setup.devices.find(({ id }) => id === device);
+  const found = owner?.controls.find(({ id }) => id === control);
+  return owner && found ? withSettings(owner, found) : null;
 }
 
 /** Looks a use up: layer by layer from the top down, in each the profile, what it is based on, Everywhere. */

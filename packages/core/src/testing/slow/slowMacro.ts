@@ -105,7 +105,7 @@ export class SlowMacro {
         return;
       }
       case 'key-down':
-        this.#downs.push(desk.press(this.program, step.code));
+        this.#put(step.code);
         return;
       case 'key-up':
         this.#lift(step.code);
@@ -115,7 +115,7 @@ export class SlowMacro {
           this.#lift(step.button);
           return;
         }
-        this.#downs.push(desk.press(this.program, step.button));
+        this.#put(step.button);
         return;
       case 'text':
         exactly([], () => desk.send(this.program, { kind: 'text', text: step.text }));
@@ -133,6 +133,11 @@ export class SlowMacro {
         this.place.setLayer(step.layer, step.on, this.owner);
         return;
     }
+  }
+
+  #put(what: string | number): void {
+    const known = this.#downs.some((each) => each.what === what);
+    if (!known) this.#downs.push(this.place.desk.press(this.program, what));
   }
 
   #lift(what: string | number): void {

@@ -1,49 +1,41 @@
 import Autocomplete from '@mui/material/Autocomplete';
 import { styled } from '@mui/material/styles';
 import TextField from '@mui/material/TextField';
-import type { Command } from '@nimble-lever/core/setup';
 import { describeAction } from '@nimble-lever/core/words';
 import type { RefObject } from 'react';
 import { Keycap } from '../../../pieces/Keycap.tsx';
 import { WORDS } from '../words.ts';
-import type { CellEdits } from './useCellEdits.ts';
+import { type ActionChoice, actionChoices, choiceId } from './actionChoices.ts';
+import type { ActionTarget } from './actionTarget.ts';
 
 const Option = styled('li')(({ theme: { vars } }) => ({
   display: 'flex',
   gap: 8,
   fontSize: 13,
-  '& .bar': { width: 4, alignSelf: 'stretch', borderRadius: 2 },
   '& .name': { flex: 1 },
   '& kbd': { color: vars?.palette.text.primary },
 }));
 
-interface Choice extends Command {
-  readonly group: string;
-}
-
 interface Props {
-  readonly edits: CellEdits;
-  readonly inputRef: RefObject<HTMLInputElement | null>;
-  /** Chosen or left: the keys go back to the cell. */
+  readonly target: ActionTarget;
+  readonly inputRef?: RefObject<HTMLInputElement | null>;
+  /** A radial menu is to be made first. */
+  readonly onNewRing: () => void;
+  /** Chosen or left: the keys go back to where they were. */
   readonly onDone: () => void;
 }
 
-/** The commands of the program and the common ones, by search. */
-export function CommandChooser({ edits, inputRef, onDone }: Props) {
-  const { setup, cell, binding, setAction } = edits;
-  const { profile, name } = cell.column;
-  const own = setup.programs.find(({ id }) => id === profile.program)?.commands ?? [];
-  const choices: Choice[] = [
-    ...own.map((command) => ({ ...command, group: name })),
-    ...setup.commonCommands.map((command) => ({ ...command, group: 'Common' })),
-  ];
-  const { behaviour } = binding ?? {};
-  const info = behaviour?.kind === 'action' ? describeAction(setup, profile, behaviour.action) : null;
-  const value = choices.find(({ id }) => id === info?.command?.id) ?? null;
+/** The commands of the program, the common ones, and all else a control can do, by search. */
+export function CommandChooser({ target, inputRef, onNewRing, onDone }: Props) {
+  const { setup, profile, action, setAction } = target;
+  const choices = actionChoices(target);
+  const info = action && describeAction(setup, profile, action);
+  const own = action && (info?.command ? `command ${info.command.id}` : choiceId(action));
+  const value = choices.find(({ id }) => id === own) ?? null;
   const placeholder = info && !value ? info.name : WORDS.chooseCommand;
   return (
     <Autocomplete
-      key={`${cell.slot.profile}/${cell.slot.device}/${cell.slot.control}/${cell.slot.trigger}`}
+      key={target.place}
       options={choices}
       value={value}
       groupBy={({ group }) => group}
@@ -57,7 +49,8 @@ export function CommandChooser({ edits, inputRef, onDone }: Props) {
       blurOnSelect
       size="small"
       onChange={(_event, choice) => {
-        if (choice) setAction({ kind: 'command', command: choice.id });
+        if (choice?.action) setAction(choice.action);
+        else if (choice) return onNewRing();
         onDone();
       }}
       onKeyDown={(event) => {
@@ -70,7 +63,7 @@ export function CommandChooser({ edits, inputRef, onDone }: Props) {
       renderOption={({ key, ...props }, option) => (
         <Option key={key} {...props}>
           <span className="name">{option.name}</span>
-          <Keycap shortcut={option.shortcut} />
+          {option.shortcut && <Keycap shortcut={option.shortcut} />}
         </Option>
       )}
       renderInput={(params) => (
@@ -89,10 +82,10 @@ export function CommandChooser({ edits, inputRef, onDone }: Props) {
   );
 }
 
-/** Commands whose name or shortcut has what was typed. */
-function matching(choices: readonly Choice[], typed: string): Choice[] {
+/** What has in its name or shortcut all that was typed. */
+function matching(choices: readonly ActionChoice[], typed: string): ActionChoice[] {
   const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
   return choices.filter(({ name, shortcut }) =>
-    words.every((word) => `${name} ${shortcut}`.toLowerCase().includes(word)),
+    words.every((word) => `${name} ${shortcut ?? ''}`.toLowerCase().includes(word)),
   );
 }

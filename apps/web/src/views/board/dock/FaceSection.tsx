@@ -1,13 +1,10 @@
-import MenuItem from '@mui/material/MenuItem';
 import OutlinedInput from '@mui/material/OutlinedInput';
-import Select from '@mui/material/Select';
 import { styled } from '@mui/material/styles';
 import { FACE_COLOURS, type Face } from '@nimble-lever/core/setup';
-import { Keyboard } from 'lucide-react';
+import { useDraft } from '../../../app/useDraft.ts';
 import { FaceKey } from '../../../pieces/FaceKey.tsx';
-import { FACE_ICONS } from '../../../pieces/faceIcons.ts';
-import { useDraft } from '../useDraft.ts';
 import { WORDS } from '../words.ts';
+import { IconField } from './IconField.tsx';
 import { Section } from './Section.tsx';
 import type { CellEdits } from './useCellEdits.ts';
 
@@ -62,27 +59,7 @@ export function FaceSection({ edits }: { readonly edits: CellEdits }) {
               />
             ))}
           </Row>
-          <Select
-            displayEmpty
-            size="small"
-            value={face.icon ?? ''}
-            disabled={!binding}
-            onChange={({ target }) => setFace({ ...face, icon: target.value || null })}
-            inputProps={{ 'aria-label': WORDS.icon }}
-            renderValue={(id) => FACE_ICONS[id]?.name ?? WORDS.noIcon}
-            MenuProps={{ slotProps: { paper: { sx: { maxHeight: 320 } } } }}
-          >
-            <MenuItem value="">
-              <Keyboard size={16} aria-hidden style={{ marginRight: 10, opacity: 0 }} />
-              {WORDS.noIcon}
-            </MenuItem>
-            {Object.entries(FACE_ICONS).map(([id, { icon: Icon, name }]) => (
-              <MenuItem key={id} value={id}>
-                <Icon size={16} aria-hidden style={{ marginRight: 10 }} />
-                {name}
-              </MenuItem>
-            ))}
-          </Select>
+          <IconField icon={face.icon} disabled={!binding} onChange={(icon) => setFace({ ...face, icon })} />
         </Fields>
       </Row>
     </Section>

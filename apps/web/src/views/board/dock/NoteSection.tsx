@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import OutlinedInput from '@mui/material/OutlinedInput';
 import { Play } from 'lucide-react';
 import { useNavigate } from 'react-router';
-import { useDraft } from '../useDraft.ts';
+import { useDraft } from '../../../app/useDraft.ts';
 import { WORDS } from '../words.ts';
 import { Section } from './Section.tsx';
 import type { CellEdits } from './useCellEdits.ts';

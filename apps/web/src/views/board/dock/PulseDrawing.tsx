@@ -1,6 +1,7 @@
 import { styled } from '@mui/material/styles';
 import { TRIED_MS } from '@nimble-lever/core/engine';
-import type { Pulse } from './pulses.ts';
+import { WORDS } from '../words.ts';
+import type { Tried } from './triedOut.ts';
 
 const WIDTH = 380;
 const HEIGHT = 26;
@@ -18,17 +19,24 @@ const Svg = styled('svg')(({ theme: { vars } }) => ({
   '& .pulse': { stroke: vars?.palette.tokens.accent, strokeWidth: 1.5 },
 }));
 
-/** The pulses that come out, down to up, along the time of one use. */
-export function PulseDrawing({
-  pulses,
-  label,
-}: {
-  readonly pulses: readonly Pulse[];
-  readonly label: string;
-}) {
+const Line = styled('p')(({ theme: { vars, typography } }) => ({
+  ...typography.caption,
+  margin: 0,
+  minHeight: HEIGHT,
+  color: vars?.palette.text.secondary,
+}));
+
+/** The pulses that come out, down to up, along the time of one use; where nothing is sent, what happens instead. */
+export function PulseDrawing({ tried: { pulses, changes } }: { readonly tried: Tried }) {
+  if (pulses.length === 0) return <Line>{[WORDS.nothingSent, ...changes].join(' ')}</Line>;
   const x = (t: number) => (t / TRIED_MS) * WIDTH;
   return (
-    <Svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} preserveAspectRatio="none" role="img" aria-label={label}>
+    <Svg
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      preserveAspectRatio="none"
+      role="img"
+      aria-label={WORDS.sentCount(pulses.length)}
+    >
       <path className="ground" d={`M0 ${LOW}H${WIDTH}`} />
       {pulses.map(({ from, to }) => {
         const width = Math.max(LEAST, x(to) - x(from));

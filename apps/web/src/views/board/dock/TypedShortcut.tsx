@@ -10,11 +10,10 @@ import { Keyboard, TriangleAlert } from 'lucide-react';
 import { useContext, useState } from 'react';
 import { readTyped, shortcutWarnings } from '../../../app/keyboard/typedShortcut.ts';
 import { UseInstead } from '../../../app/keyboard/UseInstead.tsx';
-import { useAppDispatch, useAppSelector } from '../../../app/store.ts';
+import { useAppSelector } from '../../../app/store.ts';
 import { KeyboardContext } from '../../../pieces/keyboard.ts';
-import { recordingStarted } from '../boardSlice.ts';
 import { WORDS } from '../words.ts';
-import type { CellEdits } from './useCellEdits.ts';
+import { type ActionTarget, takeSteps } from './actionTarget.ts';
 
 const Row = styled('div')({ display: 'flex', gap: 6, alignItems: 'center' });
 const Warning = styled('p')(({ theme: { vars } }) => ({
@@ -31,22 +30,22 @@ const Warning = styled('p')(({ theme: { vars } }) => ({
 }));
 
 interface Props {
-  readonly edits: CellEdits;
+  readonly target: ActionTarget;
+  /** What stands in the empty field. */
+  readonly placeholder?: string;
+  readonly onRecord: () => void;
   readonly onCompose: () => void;
 }
 
-/** The shortcut of a cell as the person's keyboard shows it; typed, or the way to recording and composing. */
-export function TypedShortcut({ edits, onCompose }: Props) {
-  const dispatch = useAppDispatch();
+/** The shortcut of an action as the person's keyboard shows it; typed, or the way to recording and composing. */
+export function TypedShortcut({ target, placeholder = WORDS.typeShortcut, onRecord, onCompose }: Props) {
   const { platform, legends } = useContext(KeyboardContext);
   const layout = useAppSelector((state) => state.keyboard.layout);
-  const { cell, setup, binding, setSteps } = edits;
-  const { behaviour } = binding ?? {};
-  const info =
-    behaviour?.kind === 'action' ? describeAction(setup, cell.column.profile, behaviour.action) : null;
+  const { setup, profile, action, programName } = target;
+  const info = action && describeAction(setup, profile, action);
   const notation = info?.shortcut ?? '';
   const shown = notation && displaySteps(notation, platform, legends);
-  const place = `${cell.at.row}/${cell.at.column}/${shown}`;
+  const place = `${target.place}/${shown}`;
   const [draft, setDraft] = useState({ place, text: shown, told: [] as readonly string[] });
   const [problem, setProblem] = useState<string | null>(null);
   const same = draft.place === place;
@@ -58,10 +57,10 @@ export function TypedShortcut({ edits, onCompose }: Props) {
 
   const use = (chosen: string, learnt: readonly string[] = []) => {
     const next = displaySteps(chosen, platform, legends);
-    const command = setSteps(chosen);
-    const used = command && command !== info?.name ? [WORDS.usedFor(cell.column.name, command)] : [];
+    const command = takeSteps(target, chosen);
+    const used = command && command !== info?.name ? [WORDS.usedFor(programName, command)] : [];
     const told = [...learnt, ...used];
-    setDraft({ place: `${cell.at.row}/${cell.at.column}/${next}`, text: next, told });
+    setDraft({ place: `${target.place}/${next}`, text: next, told });
     setProblem(null);
   };
   const take = () => {
@@ -82,7 +81,7 @@ export function TypedShortcut({ edits, onCompose }: Props) {
         <OutlinedInput
           fullWidth
           value={text}
-          placeholder={WORDS.typeShortcut}
+          placeholder={placeholder}
           error={wrong !== null}
           onChange={(event) => setDraft({ place, text: event.target.value, told: [] })}
           onKeyDown={(event) => {
@@ -98,7 +97,7 @@ export function TypedShortcut({ edits, onCompose }: Props) {
           }}
           sx={{ '& input': { fontFamily: (theme) => theme.typography.mono } }}
         />
-        <Button onClick={() => dispatch(recordingStarted())} title={`${WORDS.record} (R)`}>
+        <Button onClick={onRecord} title={`${WORDS.record} (R)`}>
           {WORDS.record}
         </Button>
         <Tooltip title={WORDS.compose}>

@@ -1,8 +1,8 @@
 import Button from '@mui/material/Button';
 import { styled } from '@mui/material/styles';
-import { profileChain, resolveBehaviour } from '@nimble-lever/core/resolve';
-import { BASE_LAYER, OFF } from '@nimble-lever/core/setup';
+import { OFF } from '@nimble-lever/core/setup';
 import { whyThisOne } from '@nimble-lever/core/words';
+import { resolutionAt } from '../lookUp.ts';
 import { WORDS } from '../words.ts';
 import type { CellEdits } from './useCellEdits.ts';
 
@@ -22,8 +22,7 @@ const Box = styled('section')(({ theme: { vars } }) => ({
 export function WhySection({ edits }: { readonly edits: CellEdits }) {
   const { cell, setup, binding, setBehaviour } = edits;
   const { row, column, slot } = cell;
-  const chain = profileChain(setup, slot.profile);
-  const resolution = resolveBehaviour(chain, [BASE_LAYER], slot.device, slot.control, slot.trigger);
+  const resolution = resolutionAt(setup, slot);
   const kind = binding?.behaviour.kind ?? 'inherit';
   const choice = (name: string, own: 'inherit' | 'native' | 'off', choose: () => void) => (
     <Button variant={kind === own ? 'contained' : 'outlined'} aria-pressed={kind === own} onClick={choose}>

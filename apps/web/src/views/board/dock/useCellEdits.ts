@@ -1,5 +1,4 @@
 import { isPressed } from '@nimble-lever/core/devices';
-import { formatShortcut, parseSteps } from '@nimble-lever/core/keys';
 import {
   type Action,
   acting,
@@ -8,12 +7,13 @@ import {
   type Face,
   keyOf,
   type PressStyle,
+  type SingleEdit,
 } from '@nimble-lever/core/setup';
-import { commandWithShortcut } from '@nimble-lever/core/words';
 import { makeEdit } from '../../../app/setup/edits.ts';
 import { selectSetup } from '../../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../app/store.ts';
 import { selectCell } from '../useBoard.ts';
+import type { ActionTarget } from './actionTarget.ts';
 
 /** What is set at the selected cell, and the edits that change it. Null where no cell is selected. */
 export function useCellEdits() {
@@ -26,18 +26,32 @@ export function useCellEdits() {
   const binding: Binding | null = profile.bindings[keyOf(slot)] ?? null;
   const turns = !isPressed(slot.trigger);
 
-  const setBehaviour = (behaviour: Behaviour | null) => {
+  const setBehaviour = (behaviour: Behaviour | null, first: readonly SingleEdit[] = []) => {
     if (!behaviour && !binding) return;
     const { face = null, note = null } = binding ?? {};
     const next = behaviour ? { behaviour, face, note } : null;
-    dispatch(makeEdit({ kind: 'set-binding', slot, binding: next }));
+    const edit: SingleEdit = { kind: 'set-binding', slot, binding: next };
+    dispatch(makeEdit(first.length === 0 ? edit : { kind: 'together', edits: [...first, edit] }));
   };
   const style: PressStyle = turns
     ? 'tap'
     : binding?.behaviour.kind === 'action'
       ? binding.behaviour.style
       : 'follow';
-  const setAction = (action: Action) => setBehaviour(acting(action, style));
+  // How it is sent stays as it was when another thing is sent.
+  const setAction = (action: Action, first: readonly SingleEdit[] = []) => {
+    const { behaviour } = binding ?? {};
+    setBehaviour(behaviour?.kind === 'action' ? { ...behaviour, action } : acting(action, style), first);
+  };
+  const target: ActionTarget = {
+    place: `${slot.profile} ${keyOf(slot)}`,
+    setup,
+    profile,
+    programName: cell.column.name,
+    action: binding?.behaviour.kind === 'action' ? binding.behaviour.action : null,
+    onlyMessages: slot.trigger === 'slide',
+    setAction,
+  };
 
   return {
     cell,
@@ -45,23 +59,13 @@ export function useCellEdits() {
     binding,
     turns,
     style,
-    setAction,
+    target,
     setBehaviour,
     setStyle: (next: PressStyle) => {
       if (binding?.behaviour.kind === 'action') setBehaviour({ ...binding.behaviour, style: next });
     },
-    /**
-     * Takes a shortcut in our notation, of one step or several: the command that has it where there is one, so that
-     * the cell gets its name. Gives that command's name.
-     */
-    setSteps: (notation: string): string | null => {
-      const command = commandWithShortcut(setup, profile, notation);
-      const steps = parseSteps(notation);
-      if (command) setAction({ kind: 'command', command: command.id });
-      else if (steps.ok && steps.value.length > 1) {
-        setAction({ kind: 'sequence', shortcuts: steps.value.map(formatShortcut) });
-      } else setAction({ kind: 'shortcut', shortcut: notation });
-      return command?.name ?? null;
+    setOptions: (options: Partial<Pick<Acting, 'repeat' | 'guard' | 'target'>>) => {
+      if (binding?.behaviour.kind === 'action') setBehaviour({ ...binding.behaviour, ...options });
     },
     setFace: (face: Face) => {
       const empty = face.label === null && face.icon === null && face.colour === null;
@@ -70,5 +74,7 @@ export function useCellEdits() {
     setNote: (note: string | null) => dispatch(makeEdit({ kind: 'set-note', slot, note })),
   };
 }
+
+type Acting = Extract<Behaviour, { kind: 'action' }>;
 
 export type CellEdits = NonNullable<ReturnType<typeof useCellEdits>>;

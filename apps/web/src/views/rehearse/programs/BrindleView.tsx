@@ -1,10 +1,11 @@
 import { styled, useTheme } from '@mui/material/styles';
 import { type PointerEvent, useEffect, useRef } from 'react';
-import { useAppDispatch, useAppSelector } from '../../../app/store.ts';
-import { paintBegun, paintDrawn } from '../rehearseSlice.ts';
+import { useAppDispatch } from '../../../app/store.ts';
+import { changeProgram } from '../programKeys.ts';
 import { StatusLine } from '../StatusLine.tsx';
+import { useRehearse } from '../useRehearse.ts';
 import { WORDS } from '../words.ts';
-import { CANVAS, PAINT_NAMES } from './brindle.ts';
+import { CANVAS, markBegun, markDrawn, PAINT_NAMES, scrolled } from './brindle.ts';
 import { canvasPoint, paintCanvas } from './paintCanvas.ts';
 
 const Canvas = styled('canvas')({
@@ -16,10 +17,13 @@ const Canvas = styled('canvas')({
   cursor: 'crosshair',
 });
 
+/** A pen's eraser (Pointer Events, `button`). */
+const ERASER = 5;
+
 /** Brindle: a canvas that paints. */
 export function BrindleView() {
   const dispatch = useAppDispatch();
-  const painting = useAppSelector((state) => state.rehearse.brindle);
+  const painting = useRehearse(({ brindle }) => brindle);
   const { scene } = useTheme().palette.tokens;
   const element = useRef<HTMLCanvasElement>(null);
   const drawing = useRef(false);
@@ -36,13 +40,23 @@ export function BrindleView() {
   const pointOf = (event: PointerEvent<HTMLCanvasElement>) =>
     canvasPoint(event.currentTarget.getBoundingClientRect(), painting, event.clientX, event.clientY);
   const begin = (event: PointerEvent<HTMLCanvasElement>) => {
-    if (event.button !== 0) return;
+    const erasing = event.button === ERASER;
+    if (event.button !== 0 && !erasing) return;
     if (event.nativeEvent.isTrusted) event.currentTarget.setPointerCapture(event.pointerId);
     drawing.current = true;
-    dispatch(paintBegun(pointOf(event)));
+    if (painting.tool === 'hand') return;
+    const point = pointOf(event);
+    dispatch(changeProgram('brindle', (state) => markBegun(state, point, erasing || undefined)));
   };
   const draw = (event: PointerEvent<HTMLCanvasElement>) => {
-    if (drawing.current) dispatch(paintDrawn(pointOf(event)));
+    if (!drawing.current) return;
+    if (painting.tool === 'hand') {
+      const ticks = event.movementY / 20;
+      dispatch(changeProgram('brindle', (state) => scrolled(state, ticks)));
+      return;
+    }
+    const point = pointOf(event);
+    dispatch(changeProgram('brindle', (state) => markDrawn(state, point)));
   };
   const end = () => {
     drawing.current = false;
@@ -64,7 +78,7 @@ export function BrindleView() {
       />
       <StatusLine
         facts={[
-          [tool === 'brush' ? WORDS.brush : 'Eraser', `${size}`],
+          [WORDS.tools[tool], `${size}`],
           [WORDS.zoom, `${Math.round(zoom * 100)} %`],
           [WORDS.colour, PAINT_NAMES[paint] ?? ''],
         ]}

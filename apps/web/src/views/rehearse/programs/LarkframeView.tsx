@@ -1,10 +1,12 @@
 import { styled } from '@mui/material/styles';
 import { useEffect, useRef } from 'react';
-import { useAppDispatch, useAppSelector } from '../../../app/store.ts';
-import { frameChosen, playedOn } from '../rehearseSlice.ts';
+import { useAppDispatch } from '../../../app/store.ts';
+import { changeProgram } from '../programKeys.ts';
 import { StatusLine } from '../StatusLine.tsx';
+import { useRehearse } from '../useRehearse.ts';
 import { WORDS } from '../words.ts';
 import { HeronScene } from './HeronScene.tsx';
+import { frameShown, playOn } from './larkframe.ts';
 
 /** Twelve frames a second, as films shot on twos are. Common practice, no source. */
 const FRAME_MS = 1000 / 12;
@@ -13,7 +15,15 @@ const Stage = styled('div')(({ theme: { vars } }) => ({
   flex: 1,
   minHeight: 0,
   padding: '4px 14px',
+  position: 'relative',
   backgroundColor: vars?.palette.tokens.scene.room,
+  '&[data-lit=false] svg': { filter: 'brightness(0.45)' },
+  '& .guides': {
+    position: 'absolute',
+    inset: '14% 22%',
+    border: `1.5px dashed ${vars?.palette.tokens.scene.umbrella}`,
+    pointerEvents: 'none',
+  },
 }));
 
 const Strip = styled('div')(({ theme: { vars } }) => ({
@@ -40,12 +50,12 @@ const Strip = styled('div')(({ theme: { vars } }) => ({
 /** Larkframe: the frame shown, and the frames there are. */
 export function LarkframeView() {
   const dispatch = useAppDispatch();
-  const film = useAppSelector((state) => state.rehearse.larkframe);
-  const { frames, at, onion, playing, magnified, lastCommand } = film;
+  const film = useRehearse(({ larkframe }) => larkframe);
+  const { frames, at, onion, playing, magnified, lit, guides, lastCommand } = film;
   const strip = useRef<HTMLDivElement>(null);
   useEffect(() => {
     if (!playing) return;
-    const timer = setInterval(() => dispatch(playedOn()), FRAME_MS);
+    const timer = setInterval(() => dispatch(changeProgram('larkframe', playOn)), FRAME_MS);
     return () => clearInterval(timer);
   }, [dispatch, playing]);
   useEffect(() => {
@@ -58,13 +68,14 @@ export function LarkframeView() {
   if (!pose) return null;
   return (
     <>
-      <Stage>
+      <Stage data-lit={lit}>
         <HeronScene
           pose={pose}
           before={onion ? (frames[at - 1] ?? null) : null}
           magnified={magnified}
           label={WORDS.stage}
         />
+        {guides && <div className="guides" />}
       </Stage>
       <Strip ref={strip} role="group" aria-label={WORDS.filmstrip}>
         {frames.map((frame, i) => (
@@ -74,7 +85,7 @@ export function LarkframeView() {
             type="button"
             aria-label={WORDS.frameNumber(i + 1)}
             aria-current={i === at}
-            onClick={() => dispatch(frameChosen(i))}
+            onClick={() => dispatch(changeProgram('larkframe', (state) => frameShown(state, i)))}
           >
             <HeronScene pose={frame} before={null} magnified={false} label={null} />
           </button>

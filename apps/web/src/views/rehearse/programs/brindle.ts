@@ -1,4 +1,13 @@
-import { goBack, goOn, remember, type StandInCommand, type Undoable } from './standIn.ts';
+import {
+  type CommandRow,
+  commandsFrom,
+  type Running,
+  remember,
+  type StandIn,
+  type Undoable,
+  undoRows,
+  within,
+} from './standIn.ts';
 
 /** One mark of brush or eraser, in canvas coordinates. */
 export interface Mark {
@@ -8,27 +17,29 @@ export interface Mark {
   readonly paint: number | null;
 }
 
-export interface BrindleState extends Undoable<readonly Mark[]> {
+export interface BrindleState extends Undoable<readonly Mark[]>, Running {
   readonly marks: readonly Mark[];
-  readonly tool: 'brush' | 'eraser';
+  readonly tool: 'brush' | 'eraser' | 'hand';
   /** Brush width in canvas units. */
   readonly size: number;
   readonly paint: number;
   readonly zoom: number;
   /** Degrees, clockwise. */
   readonly angle: number;
+  /** Seen from the back of the paper. */
+  readonly mirrored: boolean;
   /** How far the canvas is scrolled, in canvas units. */
   readonly scroll: number;
-  readonly lastCommand: string | null;
 }
 
+/** The paints by name, in the order of `scene.paints`; the canvas in its own units. */
 export const PAINT_NAMES = ['slate', 'plum', 'ochre', 'reed', 'brick'] as const;
 export const CANVAS = { width: 540, height: 250 } as const;
 
 const SIZES = [2, 3, 4, 6, 8, 10, 13, 16, 20, 25, 32, 40, 50, 64] as const;
 const ZOOM = { factor: 1.25, least: 0.25, most: 8 } as const;
 
-export const BRINDLE: BrindleState = {
+const BRINDLE: BrindleState = {
   marks: [
     {
       paint: 0,
@@ -66,6 +77,7 @@ export const BRINDLE: BrindleState = {
   paint: 1,
   zoom: 1,
   angle: 0,
+  mirrored: false,
   scroll: 0,
   lastCommand: null,
   past: [],
@@ -78,18 +90,19 @@ const resized = (state: BrindleState, by: 1 | -1): BrindleState => {
 };
 const zoomed = (state: BrindleState, factor: number): BrindleState => ({
   ...state,
-  zoom: Math.max(ZOOM.least, Math.min(ZOOM.most, state.zoom * factor)),
+  zoom: within(state.zoom * factor, ZOOM.least, ZOOM.most),
 });
 const repainted = (state: BrindleState, marks: readonly Mark[]): BrindleState => ({
   ...state,
   ...remember(state, state.marks),
   marks,
 });
-const turned = (state: BrindleState, turn: typeof goBack<readonly Mark[]>): BrindleState => {
-  const found = turn(state, state.marks);
-  return found ? { ...state, marks: found.kept, past: found.past, future: found.future } : state;
-};
+const coloured = (state: BrindleState, by: 1 | -1): BrindleState => ({
+  ...state,
+  paint: (state.paint + by + PAINT_NAMES.length) % PAINT_NAMES.length,
+});
 
+const paintWords = ({ paint }: BrindleState) => `Colour: ${PAINT_NAMES[paint]}.`;
 const sizeWords = ({ size }: BrindleState) => `Brush ${size} wide.`;
 const zoomWords = ({ zoom }: BrindleState) => `Zoom ${Math.round(zoom * 100)} %.`;
 const markWords = ({ marks }: BrindleState) =>
@@ -97,23 +110,19 @@ const markWords = ({ marks }: BrindleState) =>
 const toolWords = ({ tool }: BrindleState) => `The ${tool} is in hand.`;
 const angleWords = ({ angle }: BrindleState) => `Canvas at ${angle}°.`;
 
-type Row = readonly [
-  shortcut: string,
-  name: string,
-  run: StandInCommand<BrindleState>['run'],
-  said: (state: BrindleState) => string,
-];
-
-const ROWS: readonly Row[] = [
+const ROWS: readonly CommandRow<BrindleState>[] = [
   [']', 'Brush larger', (state) => resized(state, 1), sizeWords],
   ['[', 'Brush smaller', (state) => resized(state, -1), sizeWords],
   ['B', 'Brush', (state) => ({ ...state, tool: 'brush' }), toolWords],
   ['E', 'Eraser', (state) => ({ ...state, tool: 'eraser' }), toolWords],
+  ['H', 'Hand', (state) => ({ ...state, tool: 'hand' }), toolWords],
+  ['C', 'Next colour', (state) => coloured(state, 1), paintWords],
+  ['Shift+C', 'Previous colour', (state) => coloured(state, -1), paintWords],
   [
-    'C',
-    'Next colour',
-    (state) => ({ ...state, paint: (state.paint + 1) % PAINT_NAMES.length }),
-    ({ paint }) => `Colour: ${PAINT_NAMES[paint]}.`,
+    'Shift+F',
+    'Mirror the canvas',
+    (state) => ({ ...state, mirrored: !state.mirrored }),
+    ({ mirrored }) => (mirrored ? 'Seen from the back.' : 'Seen from the front.'),
   ],
   ['Ctrl+=', 'Zoom in', (state) => zoomed(state, ZOOM.factor), zoomWords],
   ['Ctrl+-', 'Zoom out', (state) => zoomed(state, 1 / ZOOM.factor), zoomWords],
@@ -121,17 +130,28 @@ const ROWS: readonly Row[] = [
   ['Ctrl+U', 'Canvas upright', (state) => ({ ...state, angle: 0 }), angleWords],
   ['Shift+R', 'Turn the canvas', (state) => ({ ...state, angle: (state.angle + 15) % 360 }), angleWords],
   ['Ctrl+Delete', 'Clear the canvas', (state) => repainted(state, []), markWords],
-  ['Ctrl+Z', 'Undo', (state) => turned(state, goBack), markWords],
-  ['Ctrl+Y', 'Redo', (state) => turned(state, goOn), markWords],
 ];
 
-export const BRINDLE_COMMANDS: readonly StandInCommand<BrindleState>[] = ROWS.map(
-  ([shortcut, name, run, said]) => ({ shortcut, name, run, said }),
+const UNDO = undoRows<BrindleState, readonly Mark[]>(
+  'Ctrl+Y',
+  ({ marks }) => marks,
+  (state, marks) => ({ ...state, marks }),
 );
 
+/** Painting: a canvas, brush, eraser and hand. */
+export const BRINDLE_PROGRAM: StandIn<BrindleState> = {
+  initial: BRINDLE,
+  commands: commandsFrom([...ROWS, ...UNDO], markWords),
+  wheel: scrolled,
+};
+
 /** Starts a mark at a point of the canvas. */
-export function markBegun(state: BrindleState, point: readonly [number, number]): BrindleState {
-  const paint = state.tool === 'eraser' ? null : state.paint;
+export function markBegun(
+  state: BrindleState,
+  point: readonly [number, number],
+  erasing = state.tool === 'eraser',
+): BrindleState {
+  const paint = erasing ? null : state.paint;
   return repainted(state, [...state.marks, { points: [point], size: state.size, paint }]);
 }
 
@@ -144,5 +164,5 @@ export function markDrawn(state: BrindleState, point: readonly [number, number])
 
 /** Scrolls the canvas; positive ticks are away from the person. */
 export function scrolled(state: BrindleState, ticks: number): BrindleState {
-  return { ...state, scroll: Math.max(-200, Math.min(200, state.scroll + ticks * 20)) };
+  return { ...state, scroll: within(state.scroll + ticks * 20, -200, 200) };
 }

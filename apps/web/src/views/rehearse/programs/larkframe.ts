@@ -1,4 +1,13 @@
-import { goBack, goOn, remember, type StandInCommand, type Undoable } from './standIn.ts';
+import {
+  type CommandRow,
+  commandsFrom,
+  type Running,
+  remember,
+  type StandIn,
+  type Undoable,
+  undoRows,
+  within,
+} from './standIn.ts';
 
 /** How the puppets stand in one frame; all from 0 to 1 but the angle, in degrees. */
 export interface Pose {
@@ -13,13 +22,14 @@ interface Film {
   readonly at: number;
 }
 
-export interface LarkframeState extends Film, Undoable<Film> {
+export interface LarkframeState extends Film, Undoable<Film>, Running {
   readonly onion: boolean;
   readonly playing: boolean;
   readonly magnified: boolean;
+  readonly lit: boolean;
+  readonly guides: boolean;
   /** How many poses the puppets were moved through so far. */
   readonly posed: number;
-  readonly lastCommand: string | null;
 }
 
 /** The pose the animator moves the puppets to next: the heron walks, and the umbrella opens as it rises. */
@@ -33,12 +43,14 @@ export function poseAt(step: number): Pose {
 
 const FIRST_FRAMES = 7;
 
-export const LARKFRAME: LarkframeState = {
+const LARKFRAME: LarkframeState = {
   frames: Array.from({ length: FIRST_FRAMES }, (_, i) => poseAt(i)),
   at: 3,
   onion: false,
   playing: false,
   magnified: false,
+  lit: true,
+  guides: false,
   posed: FIRST_FRAMES,
   lastCommand: null,
   past: [],
@@ -46,31 +58,19 @@ export const LARKFRAME: LarkframeState = {
 };
 
 const film = ({ frames, at }: LarkframeState): Film => ({ frames, at });
-const show = (state: LarkframeState, at: number): LarkframeState => ({
-  ...state,
-  at: Math.max(0, Math.min(state.frames.length - 1, at)),
-});
+/** Shows one frame, by its place. */
+export function frameShown(state: LarkframeState, at: number): LarkframeState {
+  return { ...state, at: within(at, 0, state.frames.length - 1) };
+}
 const cut = (state: LarkframeState, frames: readonly Pose[], at: number): LarkframeState =>
-  show({ ...state, ...remember(state, film(state)), frames }, at);
-const turnBack = (state: LarkframeState, turn: typeof goBack<Film>): LarkframeState => {
-  const found = turn(state, film(state));
-  return found ? { ...state, ...found.kept, past: found.past, future: found.future } : state;
-};
-
+  frameShown({ ...state, ...remember(state, film(state)), frames }, at);
 const frameWords = ({ at, frames }: LarkframeState) => `Frame ${at + 1} of ${frames.length}.`;
 
-type Row = readonly [
-  shortcut: string,
-  name: string,
-  run: StandInCommand<LarkframeState>['run'],
-  said?: (state: LarkframeState) => string,
-];
-
-const ROWS: readonly Row[] = [
-  ['ArrowRight', 'Step one frame on', (state) => show(state, state.at + 1)],
-  ['ArrowLeft', 'Step one frame back', (state) => show(state, state.at - 1)],
-  ['Home', 'First frame', (state) => show(state, 0)],
-  ['End', 'Last frame', (state) => show(state, state.frames.length - 1)],
+const ROWS: readonly CommandRow<LarkframeState>[] = [
+  ['ArrowRight', 'Step one frame on', (state) => frameShown(state, state.at + 1)],
+  ['ArrowLeft', 'Step one frame back', (state) => frameShown(state, state.at - 1)],
+  ['Home', 'First frame', (state) => frameShown(state, 0)],
+  ['End', 'Last frame', (state) => frameShown(state, state.frames.length - 1)],
   ['Enter', 'Take the frame', take],
   [
     'Space',
@@ -88,13 +88,28 @@ const ROWS: readonly Row[] = [
   ['Ctrl+0', 'Fit in window', (state) => ({ ...state, magnified: false }), () => 'The whole frame is seen.'],
   ['Delete', 'Delete the frame', remove],
   ['D', 'Double the frame', double],
-  ['Ctrl+Z', 'Undo', (state) => turnBack(state, goBack)],
-  ['Ctrl+Shift+Z', 'Redo', (state) => turnBack(state, goOn)],
+  ['Shift+F', 'Turn the film round', (state) => cut(state, state.frames.toReversed(), state.at)],
+  [
+    'K',
+    'Stage light',
+    (state) => ({ ...state, lit: !state.lit }),
+    ({ lit }) => (lit ? 'The stage is lit.' : 'The stage is dark.'),
+  ],
+  [
+    'G',
+    'Picture guides',
+    (state) => ({ ...state, guides: !state.guides }),
+    ({ guides }) => (guides ? 'Guides over the picture.' : 'No guides.'),
+  ],
 ];
 
-export const LARKFRAME_COMMANDS: readonly StandInCommand<LarkframeState>[] = ROWS.map(
-  ([shortcut, name, run, said = frameWords]) => ({ shortcut, name, run, said }),
-);
+const UNDO = undoRows<LarkframeState, Film>('Ctrl+Shift+Z', film, (state, kept) => ({ ...state, ...kept }));
+
+/** Frame-by-frame capture: frames to step through, take and cut. */
+export const LARKFRAME_PROGRAM: StandIn<LarkframeState> = {
+  initial: LARKFRAME,
+  commands: commandsFrom([...ROWS, ...UNDO], frameWords),
+};
 
 function take(state: LarkframeState): LarkframeState {
   const frames = [

@@ -1,7 +1,7 @@
 import type { Tokens } from '../../../app/theme/tokens.ts';
 import { type BrindleState, CANVAS, type Mark } from './brindle.ts';
 
-type View = Pick<BrindleState, 'zoom' | 'angle' | 'scroll'>;
+type View = Pick<BrindleState, 'zoom' | 'angle' | 'scroll' | 'mirrored'>;
 
 /** The scale at which the whole canvas fits a box, in CSS pixels per canvas unit. */
 function fitOf({ width, height }: { readonly width: number; readonly height: number }): number {
@@ -9,9 +9,14 @@ function fitOf({ width, height }: { readonly width: number; readonly height: num
 }
 
 /** The point of the canvas under a point of the screen, given the box it is drawn in. */
-export function canvasPoint(box: DOMRect, { zoom, angle, scroll }: View, clientX: number, clientY: number) {
+export function canvasPoint(
+  box: DOMRect,
+  { zoom, angle, scroll, mirrored }: View,
+  clientX: number,
+  clientY: number,
+) {
   const scale = fitOf(box) * zoom;
-  const x = (clientX - box.left - box.width / 2) / scale;
+  const x = ((clientX - box.left - box.width / 2) / scale) * (mirrored ? -1 : 1);
   const y = (clientY - box.top - box.height / 2) / scale - scroll;
   const turn = (-angle * Math.PI) / 180;
   const round = (value: number) => Math.round(value * 10) / 10;
@@ -34,6 +39,7 @@ export function paintCanvas(canvas: HTMLCanvasElement, state: BrindleState, scen
   context.fillRect(0, 0, canvas.width, canvas.height);
   context.translate(canvas.width / 2, canvas.height / 2);
   context.scale(scale, scale);
+  if (state.mirrored) context.scale(-1, 1);
   context.translate(0, state.scroll);
   context.rotate((state.angle * Math.PI) / 180);
   context.translate(-CANVAS.width / 2, -CANVAS.height / 2);

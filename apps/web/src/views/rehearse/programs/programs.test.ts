@@ -1,22 +1,66 @@
 import { demoSetup } from '@nimble-lever/core/setup';
-import { rehearseReducer, runShortcut, shortcutArrived } from '../rehearseSlice.ts';
-import { BRINDLE_COMMANDS, markBegun, markDrawn } from './brindle.ts';
-import { LARKFRAME_COMMANDS, playOn } from './larkframe.ts';
+import fc from 'fast-check';
+import { endShortcut, rehearseReducer, runShortcut, shortcutArrived } from '../rehearseSlice.ts';
+import { markBegun, markDrawn } from './brindle.ts';
+import { LENGTH, loudnessAt, playedOn } from './hushbox.ts';
+import { playOn } from './larkframe.ts';
+import { wordEnd, wordStart } from './quillboard.ts';
+import { isPracticeProgram, type PracticeProgram, STAND_INS, standInOf } from './standIns.ts';
+import { gradeTables, PLAIN } from './tallow.ts';
 
 const initial = rehearseReducer(undefined, { type: 'start' });
-const press = (program: 'larkframe' | 'brindle', shortcuts: string) =>
+const press = (program: PracticeProgram, shortcuts: string) =>
   shortcuts
     .split(' ')
     .reduce((state, shortcut) => rehearseReducer(state, shortcutArrived({ program, shortcut })), initial);
 
-test.each([
-  ['larkframe', LARKFRAME_COMMANDS],
-  ['brindle', BRINDLE_COMMANDS],
-] as const)('%s runs every command of its list in the demo, under the same name', (id, commands) => {
-  const known = demoSetup().programs.find((program) => program.id === id)?.commands ?? [];
-  const own = new Map<string, string>(commands.map(({ shortcut, name }) => [shortcut, name]));
-  expect(known.map(({ shortcut }) => [shortcut, own.get(shortcut)])).toEqual(
-    known.map(({ shortcut, name }) => [shortcut, name]),
+test.each(demoSetup().programs.map(({ id, commands }) => [id, commands] as const))(
+  '%s has a stand-in that runs every command of its list in the demo, under the same name',
+  (id, known) => {
+    if (!isPracticeProgram(id)) throw new Error(`${id} has no stand-in`);
+    const own = new Map(standInOf(id).commands.map(({ shortcut, name }) => [shortcut, name]));
+    expect(known.map(({ shortcut }) => [shortcut, own.get(shortcut)])).toEqual(
+      known.map(({ shortcut, name }) => [shortcut, name]),
+    );
+    expect(own.size).toBeGreaterThanOrEqual(15);
+    expect(own.size).toBe(standInOf(id).commands.length);
+  },
+);
+
+const anyProgram = fc.constantFrom(...(Object.keys(STAND_INS) as PracticeProgram[]));
+const anyRun = anyProgram.chain((program) =>
+  fc.record({
+    program: fc.constant(program),
+    shortcuts: fc.array(fc.constantFrom(...standInOf(program).commands.map(({ shortcut }) => shortcut)), {
+      maxLength: 30,
+    }),
+  }),
+);
+
+test('whatever commands run, a program says something and can be drawn on; undone as often, it is what it was', () => {
+  fc.assert(
+    fc.property(anyRun, ({ program, shortcuts }) => {
+      let state = initial;
+      for (const shortcut of shortcuts) {
+        const ran = runShortcut(state, program, shortcut);
+        if (!ran) throw new Error(shortcut);
+        expect(ran.said).not.toMatch(/undefined|NaN/);
+        state = endShortcut(ran.state, program, shortcut) ?? ran.state;
+      }
+      for (let i = 0; i <= shortcuts.length; i++) {
+        state = runShortcut(state, program, 'Ctrl+Z')?.state ?? state;
+      }
+      const kept = {
+        larkframe: 'frames',
+        brindle: 'marks',
+        tallow: 'shots',
+        hushbox: 'cuts',
+        quillboard: 'cards',
+      };
+      const field = kept[program as keyof typeof kept];
+      const inside = (of: typeof state) => (of[program] as unknown as Record<string, unknown>)[field];
+      if (field) expect(inside(state)).toEqual(inside(initial));
+    }),
   );
 });
 
@@ -42,20 +86,83 @@ test('Larkframe plays round and round, and only while playing', () => {
   expect(playOn({ ...larkframe, playing: false })).toMatchObject({ at: 6 });
 });
 
-test.each([
-  ['] ]', { size: 25 }],
-  ['[', { size: 13 }],
-  [Array(30).fill('[').join(' '), { size: 2 }],
-  [Array(30).fill(']').join(' '), { size: 64 }],
-  ['E', { tool: 'eraser' }],
-  ['C C C C C', { paint: 1 }],
-  ['Ctrl+= Ctrl+=', { zoom: 1.5625 }],
-  ['Ctrl+= Ctrl+0', { zoom: 1 }],
-  ['Shift+R Shift+R', { angle: 30 }],
-  ['Shift+R Ctrl+U', { angle: 0 }],
-  ['Ctrl+Delete', { marks: [] }],
-])('Brindle: %s gives %j', (shortcuts, expected) => {
-  expect(press('brindle', shortcuts).brindle).toMatchObject(expected);
+test.each<readonly [PracticeProgram, string, object]>([
+  ['brindle', '] ]', { size: 25 }],
+  ['brindle', '[', { size: 13 }],
+  ['brindle', Array(30).fill('[').join(' '), { size: 2 }],
+  ['brindle', Array(30).fill(']').join(' '), { size: 64 }],
+  ['brindle', 'E', { tool: 'eraser' }],
+  ['brindle', 'C C C C C', { paint: 1 }],
+  ['brindle', 'C Shift+C', { paint: 1 }],
+  ['brindle', 'Ctrl+= Ctrl+=', { zoom: 1.5625 }],
+  ['brindle', 'Ctrl+= Ctrl+0', { zoom: 1 }],
+  ['brindle', 'Shift+R Shift+R', { angle: 30 }],
+  ['brindle', 'Shift+R Ctrl+U', { angle: 0 }],
+  ['brindle', 'Ctrl+Delete', { marks: [] }],
+  ['hushbox', 'L L J', { at: 12.5 }],
+  ['hushbox', 'PageDown PageDown PageUp', { at: 8 }],
+  ['hushbox', 'Z', { view: { from: 18, to: 24 } }],
+  ['hushbox', 'Z L', { at: 12.5, view: { from: 9.5, to: 15.5 } }],
+  ['hushbox', 'Home Ctrl+E M', { cuts: [0, 14], markers: [0, 8, 26] }],
+  ['hushbox', 'Home Shift+L Shift+L', { selection: { from: 0, to: 1 } }],
+  ['hushbox', 'Home Shift+L Shift+L Shift+J Delete', { silenced: [{ from: 0, to: 0.5 }] }],
+  ['tallow', '1 ]', { tone: 'shadows', at: 0 }],
+  ['tallow', 'PageDown PageDown PageDown', { at: 2 }],
+  ['quillboard', 'Ctrl+ArrowRight Ctrl+Shift+ArrowRight', { anchor: 3, caret: 9 }],
+  ['quillboard', 'Ctrl+ArrowRight Ctrl+Shift+ArrowRight Ctrl+X', { caret: 3, copied: ' heron' }],
+  ['quillboard', 'PageDown Ctrl+Enter', { at: 2, caret: 0 }],
+  ['fernway', 'Ctrl+PageUp', { at: 2 }],
+  ['fernway', 'Ctrl+W Ctrl+W Ctrl+W Ctrl+W Ctrl+Shift+T', { at: 1 }],
+  ['fernway', 'Alt+ArrowLeft Alt+ArrowLeft', { tabs: [{ at: 0 }, {}, {}] }],
+  ['tin-can', 'PageUp Enter', { at: 3, ringing: 3 }],
+])('%s: %s gives %j', (program, shortcuts, expected) => {
+  expect(press(program, shortcuts)[program]).toMatchObject(expected);
+});
+
+test('Quillboard: the heron waits, word by word', () => {
+  const after = press('quillboard', 'Ctrl+Shift+ArrowRight Ctrl+Shift+K Ctrl+End Ctrl+Backspace');
+  expect(after.quillboard.cards[0]?.text).toBe('THE heron waits in the rain. Her umbrella is still ');
+  expect(press('quillboard', 'Ctrl+B').quillboard.cards[0]?.text).toMatch(/^\*The\* heron/);
+});
+
+test('words are found from both sides, as Unicode has letters', () => {
+  const text = 'Über den Reiher, leise.';
+  expect([wordEnd(text, 0), wordEnd(text, 4), wordEnd(text, 99)]).toEqual([4, 8, text.length]);
+  expect([wordStart(text, text.length), wordStart(text, 4), wordStart(text, 0)]).toEqual([17, 0, 0]);
+});
+
+test('Tin Can talks as long as its key is down, and is heard while its microphone is on', () => {
+  const { state, said } = runShortcut(initial, 'tin-can', 'F13') ?? { state: initial, said: '' };
+  expect([said, state['tin-can'].talking]).toEqual(['You are heard by Puppet room.', true]);
+  expect(endShortcut(state, 'tin-can', 'F13')?.['tin-can'].talking).toBe(false);
+  expect(endShortcut(state, 'tin-can', 'Q')).toBeNull();
+});
+
+test('Hushbox: what is heard stays between silence and full, and playing stops at the end', () => {
+  fc.assert(
+    fc.property(fc.double({ min: 0, max: LENGTH, noNaN: true }), (t) => {
+      expect(loudnessAt(t)).toBeGreaterThan(0);
+      expect(loudnessAt(t)).toBeLessThanOrEqual(1);
+    }),
+  );
+  const playing = { ...press('hushbox', 'End Space').hushbox };
+  expect(playedOn(playing, 1)).toMatchObject({ at: LENGTH, playing: false });
+  expect(playedOn({ ...playing, playing: false }, 1).playing).toBe(false);
+});
+
+test('Tallow: a plain grade changes nothing; a wheel moves its own tone most; faders reach it as messages', () => {
+  const straight = Array.from({ length: 9 }, (_, i) => i / 8);
+  expect(gradeTables(PLAIN)).toEqual({ red: straight, green: straight, blue: straight });
+  const warm = { ...PLAIN, wheels: { ...PLAIN.wheels, lights: { hue: 0, strength: 1, level: 0 } } };
+  const { red, blue } = gradeTables(warm);
+  // By hand: at 1/2 lights count 1/4, so red rises by 0.35 / 4 and blue, 240° away, falls by half of that.
+  expect(red[4]).toBeCloseTo(0.5 + 0.35 / 4, 10);
+  expect(blue[4]).toBeCloseTo(0.5 - 0.35 / 8, 10);
+  expect(red[0]).toBe(0);
+  const message = { protocol: 'osc', address: '/tallow/saturation', low: 0, high: 1 } as const;
+  const heard = STAND_INS.tallow.message?.(initial.tallow, message, 0.25);
+  expect(heard?.state.shots[0]?.saturation).toBe(0.5);
+  expect(STAND_INS.tallow.message?.(initial.tallow, { ...message, address: '/other' }, 1)).toBeNull();
 });
 
 test('Brindle takes marks back and brings them again', () => {
@@ -68,6 +175,7 @@ test('Brindle takes marks back and brings them again', () => {
     size: 16,
     paint: 1,
   });
+  expect(markBegun(initial.brindle, [1, 1], true).marks.at(-1)?.paint).toBeNull();
   const back = runShortcut({ ...initial, brindle: painted }, 'brindle', 'Ctrl+Z');
   expect(back?.state.brindle.marks).toEqual(initial.brindle.marks);
   expect(back && runShortcut(back.state, 'brindle', 'Ctrl+Y')?.state.brindle.marks).toEqual(painted.marks);

@@ -1,11 +1,52 @@
+import type { Message } from '@nimble-lever/core/setup';
+
 /** A command a practice program runs when its shortcut arrives. */
 export interface StandInCommand<State> {
   /** In our notation, canonical. */
   readonly shortcut: string;
   readonly name: string;
   readonly run: (state: State) => State;
+  /** For a command that lasts as long as its key is down: what its coming up does. */
+  readonly release?: (state: State) => State;
   /** What one sees of it afterwards, in a few words. */
   readonly said: (state: State) => string;
+}
+
+/** A program of the practice desk: where it starts, its commands, and what else it hears. */
+export interface StandIn<State> {
+  readonly initial: State;
+  readonly commands: readonly StandInCommand<State>[];
+  /** Wheel ticks, positive away from the person. */
+  readonly wheel?: (state: State, ticks: number) => State;
+  readonly text?: (state: State, text: string) => State;
+  /** A control message with its value; null for one it does not know. */
+  readonly message?: (state: State, message: Message, value: number) => Heard<State> | null;
+}
+export interface Heard<State> {
+  readonly state: State;
+  readonly name: string;
+  readonly said: string;
+}
+
+/** A row of a program's commands; `said` where it says something else than the rest. */
+export type CommandRow<State> = readonly [
+  shortcut: string,
+  name: string,
+  run: (state: State) => State,
+  said?: (state: State) => string,
+];
+
+/** Commands from rows, with what most of them say. */
+export function commandsFrom<State>(
+  rows: readonly CommandRow<State>[],
+  usual: (state: State) => string,
+): readonly StandInCommand<State>[] {
+  return rows.map(([shortcut, name, run, said = usual]) => ({ shortcut, name, run, said }));
+}
+
+/** What every practice program keeps. */
+export interface Running {
+  readonly lastCommand: string | null;
 }
 
 /** Something that can be taken back: the states before, newest last, and those taken back. */
@@ -35,4 +76,25 @@ export function goOn<Kept>(
 ): (Undoable<Kept> & { kept: Kept }) | null {
   const kept = future.at(-1);
   return kept === undefined ? null : { kept, past: [...past, now], future: future.slice(0, -1) };
+}
+
+/** Undo and redo of a state of which `kept` is what is gone back to. */
+export function undoRows<State extends Undoable<Kept>, Kept>(
+  redo: string,
+  keep: (state: State) => Kept,
+  put: (state: State, kept: Kept) => State,
+): readonly CommandRow<State>[] {
+  const turn = (way: typeof goBack<Kept>) => (state: State) => {
+    const found = way(state, keep(state));
+    return found ? { ...put(state, found.kept), past: found.past, future: found.future } : state;
+  };
+  return [
+    ['Ctrl+Z', 'Undo', turn(goBack)],
+    [redo, 'Redo', turn(goOn)],
+  ];
+}
+
+/** A number kept between two ends. */
+export function within(value: number, least: number, most: number): number {
+  return Math.max(least, Math.min(most, value));
 }

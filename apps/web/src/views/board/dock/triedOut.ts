@@ -7,6 +7,8 @@ import {
   TRIED_MS,
 } from '@nimble-lever/core/engine';
 import type { Slot } from '@nimble-lever/core/setup';
+import { changeWords } from '@nimble-lever/core/words';
+import { WORDS } from '../words.ts';
 
 /** A span in which something is down, in milliseconds; a wheel tick has no length. */
 export interface Pulse {
@@ -14,18 +16,30 @@ export interface Pulse {
   readonly to: number;
 }
 
+/** What comes of using a control once. */
+export interface Tried {
+  readonly pulses: readonly Pulse[];
+  /** What it changes in Nimble Lever itself, in words: a layer, a page, a menu that opens; and what it asks for. */
+  readonly changes: readonly string[];
+}
+
 /** What comes out when a control is used once: the engine itself is asked, with the profile pinned. */
-export function pulsesOf(compiled: Compiled, slot: Slot): readonly Pulse[] {
+export function triedOut(compiled: Compiled, slot: Slot): Tried {
   const { profile, device, control, trigger } = slot;
   const known = controlAt(compiled, device, control)?.control;
-  if (!known) return [];
+  if (!known) return { pulses: [], changes: [] };
   let state = INITIAL_STATE;
   let since: number | null = null;
   let down = 0;
   const pulses: Pulse[] = [];
+  const changes = new Set<string>();
   for (const event of [{ kind: 'pin' as const, t: 0, profile }, ...eventsOfUse(device, known, trigger)]) {
     const stepped = step(compiled, state, event);
     state = stepped.state;
+    for (const change of [...stepped.due, stepped.explanation].flatMap((each) => each.changes)) {
+      if (change.kind === 'guard' && change.asks) changes.add(WORDS.asksFor[change.how]);
+      for (const words of changeWords(compiled.setup, change)) changes.add(words);
+    }
     for (const stroke of stepped.strokes) {
       if (!('code' in stroke || 'button' in stroke)) pulses.push({ from: stroke.t, to: stroke.t });
       else if (stroke.kind.endsWith('down')) {
@@ -38,5 +52,5 @@ export function pulsesOf(compiled: Compiled, slot: Slot): readonly Pulse[] {
     }
   }
   if (down > 0 && since !== null) pulses.push({ from: since, to: TRIED_MS });
-  return pulses;
+  return { pulses, changes: [...changes] };
 }

@@ -1,0 +1,92 @@
+import { type Device, freeId } from '@nimble-lever/core/devices';
+import {
+  type Decoder,
+  decodeReport,
+  decoderFor,
+  describedDevice,
+  fromWebHid,
+  type HeardEvent,
+  type HeardState,
+  NOTHING_HEARD,
+  type WebHidCollection,
+} from '@nimble-lever/core/devices/hid';
+import type { InputSource, OnHeard } from './source.ts';
+import { WORDS } from './words.ts';
+
+/** The parts of WebHID that are used; TypeScript's own library does not have it. */
+interface HidDevice extends EventTarget {
+  readonly opened: boolean;
+  readonly productName: string;
+  readonly collections: readonly WebHidCollection[];
+  open(): Promise<void>;
+}
+interface HidReportEvent extends Event {
+  readonly reportId: number;
+  readonly data: DataView;
+}
+interface Hid {
+  requestDevice(options: { filters: readonly object[] }): Promise<readonly HidDevice[]>;
+}
+
+const hidOf = () => (navigator as unknown as { hid?: Hid }).hid;
+
+/** Devices that speak HID (W3C WebHID), each chosen by the person; their reports are read by our own decoder. */
+export function hidSource(onFound: (device: Device) => void): InputSource {
+  return {
+    id: 'hid',
+    name: WORDS.hid,
+    isThere: () => hidOf() !== undefined,
+    asks: true,
+    listen: async (onHeard) => {
+      const chosen = (await hidOf()?.requestDevice({ filters: [] })) ?? [];
+      if (chosen.length === 0) throw new Error(WORDS.hidNothing);
+      const ended = new AbortController();
+      for (const device of chosen) await hear(device, onHeard, onFound, ended.signal);
+      return () => ended.abort();
+    },
+  };
+}
+
+async function hear(
+  device: HidDevice,
+  onHeard: OnHeard,
+  onFound: (device: Device) => void,
+  signal: AbortSignal,
+) {
+  if (!device.opened) await device.open();
+  const name = device.productName.trim().slice(0, 60) || WORDS.hidDevice;
+  const slug = freeId(name, new Set(), 'device');
+  const descriptor = fromWebHid(device.collections);
+  const described = describedDevice(descriptor, slug, name);
+  const decoder: Decoder = decoderFor(descriptor, described);
+  const controls = described.device.controls.map((control) => ({
+    ...control,
+    heardAs: [`hid/${slug}/${control.id}`],
+  }));
+  onFound({ ...described.device, controls });
+  let state: HeardState = NOTHING_HEARD;
+  const onReport = (event: Event) => {
+    const { reportId, data } = event as HidReportEvent;
+    const bytes = new Uint8Array(data.buffer, data.byteOffset, data.byteLength);
+    // A report of a device that numbers them begins with its number, which WebHID tells apart.
+    const whole = descriptor.numbered ? Uint8Array.of(reportId, ...bytes) : bytes;
+    const decoded = decodeReport(decoder, state, whole);
+    state = decoded.state;
+    for (const each of decoded.events) tell(each, slug, described.device, onHeard);
+  };
+  device.addEventListener('inputreport', onReport, { signal });
+}
+
+function tell(event: HeardEvent, slug: string, device: Device, onHeard: OnHeard): void {
+  if (event.kind === 'move') return;
+  const control = device.controls.find(({ id }) => id === event.control);
+  const name = `${device.name}, ${control?.name ?? event.control}`;
+  const id = `hid/${slug}/${event.control}`;
+  if (event.kind === 'turn') onHeard({ id, name, change: { kind: 'turn', amount: event.amount } });
+  else if (event.kind !== 'position') onHeard({ id, name, change: { kind: event.kind } });
+  else {
+    const positions = control?.spring?.rates.length;
+    const value = positions ? (event.value / positions + 1) / 2 : event.value;
+    onHeard({ id, name, change: { kind: 'value', value } });
+  }
+}

@@ -1,0 +1,59 @@
+import InputAdornment from '@mui/material/InputAdornment';
+import OutlinedInput from '@mui/material/OutlinedInput';
+import { useState } from 'react';
+
+interface Props {
+  readonly label: string;
+  readonly value: number;
+  readonly min: number;
+  readonly max: number;
+  /** Whether only whole numbers are taken. */
+  readonly whole?: boolean;
+  readonly unit?: string;
+  readonly disabled?: boolean;
+  readonly onChange: (value: number) => void;
+}
+
+/** A number with its unit; what is out of range or no number is not taken, and shown as wrong until it is left. */
+export function NumberField({
+  label,
+  value,
+  min,
+  max,
+  whole = true,
+  unit,
+  disabled = false,
+  onChange,
+}: Props) {
+  const [draft, setDraft] = useState<string | null>(null);
+  const read = draft === null ? value : Number(draft.replace(',', '.'));
+  const fits = Number.isFinite(read) && read >= min && read <= max && (!whole || Number.isInteger(read));
+  const take = () => {
+    if (draft !== null && draft.trim() !== '' && fits && read !== value) onChange(read);
+    setDraft(null);
+  };
+  return (
+    <OutlinedInput
+      value={draft ?? String(value)}
+      error={!fits || draft?.trim() === ''}
+      disabled={disabled}
+      title={`${label}: ${min} to ${max}${unit ? ` ${unit}` : ''}`}
+      endAdornment={unit && <InputAdornment position="end">{unit}</InputAdornment>}
+      onChange={({ target }) => setDraft(target.value)}
+      onBlur={take}
+      onKeyDown={({ key }) => {
+        if (key === 'Enter') take();
+        if (key === 'Escape') setDraft(null);
+        const by = { ArrowUp: 1, ArrowDown: -1 }[key];
+        if (by !== undefined && fits) {
+          const step = whole ? 1 : 0.1;
+          const next = Math.round((read + by * step) * 1000) / 1000;
+          if (next >= min && next <= max) onChange(next);
+          setDraft(null);
+        }
+      }}
+      inputProps={{ 'aria-label': unit ? `${label}, ${unit}` : label, inputMode: 'decimal', maxLength: 9 }}
+      sx={{ width: unit ? 92 : 64, flex: 'none', '& input': { padding: '0 8px' } }}
+    />
+  );
+}

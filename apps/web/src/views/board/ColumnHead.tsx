@@ -1,0 +1,87 @@
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import { EVERYWHERE } from '@nimble-lever/core/setup';
+import { Ellipsis, Pin } from 'lucide-react';
+import { useState } from 'react';
+import { makeEdit } from '../../app/setup/edits.ts';
+import { selectSetup } from '../../app/setup/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import type { BoardColumn } from './boardModel.ts';
+import { viewChanged } from './boardSlice.ts';
+import type { CopyFrom } from './copyFrom.ts';
+import { GridPart } from './GridPart.ts';
+import { type ColumnPlace, placeStyle } from './matrixLayout.ts';
+import { WORDS } from './words.ts';
+
+interface Props {
+  readonly column: BoardColumn;
+  readonly place: ColumnPlace;
+  readonly width: number;
+  readonly front: boolean;
+  readonly onCopy: (from: CopyFrom) => void;
+}
+
+/** The head of a column: its program, whether that is in front, and what can be done with the column. */
+export function ColumnHead({ column, place, width, front, onCopy }: Props) {
+  const dispatch = useAppDispatch();
+  const { programs } = useAppSelector(selectSetup);
+  const { hidden, pinned } = useAppSelector((state) => state.board.view);
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const { profile, name } = column;
+  const at = programs.findIndex(({ id }) => id === profile.program);
+  const choose = (act: () => void) => () => {
+    setAnchor(null);
+    act();
+  };
+  const move = (by: number) =>
+    choose(() => dispatch(makeEdit({ kind: 'move-program', program: profile.program ?? '', to: at + by })));
+  const pin = choose(() =>
+    dispatch(
+      viewChanged({
+        pinned: column.pinned ? pinned.filter((id) => id !== profile.id) : [...pinned, profile.id],
+      }),
+    ),
+  );
+  return (
+    <GridPart
+      role="columnheader"
+      aria-colindex={place.index + 2}
+      className={`column${front ? ' front' : ''}${place.sticky ? ' sticky' : ''}`}
+      style={placeStyle(place, width)}
+    >
+      {column.pinned && <Pin size={12} aria-hidden />}
+      <span className="name">{name}</span>
+      {front && <small>{WORDS.inFront}</small>}
+      <span style={{ flex: 1 }} />
+      <button
+        type="button"
+        className="quiet menu"
+        aria-haspopup="menu"
+        aria-expanded={anchor !== null}
+        aria-label={WORDS.columnMenu(name)}
+        onClick={({ currentTarget }) => setAnchor(currentTarget)}
+      >
+        <Ellipsis size={14} aria-hidden />
+      </button>
+      {anchor && (
+        <Menu anchorEl={anchor} open onClose={() => setAnchor(null)}>
+          <MenuItem onClick={pin}>{column.pinned ? WORDS.unpin : WORDS.pin}</MenuItem>
+          <MenuItem onClick={choose(() => dispatch(viewChanged({ hidden: [...hidden, profile.id] })))}>
+            {WORDS.hide}
+          </MenuItem>
+          {profile.id !== EVERYWHERE && [
+            <MenuItem key="left" disabled={at <= 0} onClick={move(-1)}>
+              {WORDS.moveLeft}
+            </MenuItem>,
+            <MenuItem key="right" disabled={at >= programs.length - 1} onClick={move(1)}>
+              {WORDS.moveRight}
+            </MenuItem>,
+          ]}
+          <MenuItem onClick={choose(() => onCopy({ what: 'column', from: profile.id, name }))}>
+            {WORDS.copyColumn}
+          </MenuItem>
+        </Menu>
+      )}
+    </GridPart>
+  );
+}

@@ -1,0 +1,96 @@
+import { ChevronDown, ChevronRight } from 'lucide-react';
+import { memo } from 'react';
+import { useAppDispatch } from '../../app/store.ts';
+import { type BoardModel, type BoardRow, rowWord } from './boardModel.ts';
+import { triggersFolded } from './boardSlice.ts';
+import type { CopyFrom } from './copyFrom.ts';
+import { GridPart } from './GridPart.ts';
+import { MatrixCell } from './MatrixCell.tsx';
+import { type ColumnPlace, HEAD } from './matrixLayout.ts';
+import { RowMenu } from './RowMenu.tsx';
+import { WORDS } from './words.ts';
+
+interface Props {
+  readonly model: BoardModel;
+  readonly index: number;
+  readonly row: BoardRow;
+  readonly top: number;
+  readonly places: readonly ColumnPlace[];
+  readonly width: number;
+  /** The column of the selected cell, if it is in this row. */
+  readonly selected: number | null;
+  /** Tab comes to the first cell of this row, as none is selected. */
+  readonly reachable: boolean;
+  readonly recording: boolean;
+  readonly flashing: boolean;
+  readonly intent: string | null;
+  readonly onIntent: (intent: string | null) => void;
+  readonly onCopy: (from: CopyFrom) => void;
+}
+
+/** A row of the matrix: a control's trigger in every program. */
+export const MatrixRow = memo(function MatrixRow(props: Props) {
+  const { model, index, row, top, places, width, selected, reachable, recording, flashing, intent } = props;
+  const dispatch = useAppDispatch();
+  const { device, control, more, unfolded } = row;
+  const above = model.rows[index - 1];
+  const under = unfolded && above?.control === control && above.group === row.group;
+  const fold = () => dispatch(triggersFolded({ control: `${device.id}/${control.id}`, open: !unfolded }));
+  const name = rowWord(row, under && control.kind !== 'wheel');
+  return (
+    <GridPart
+      className="row"
+      role="row"
+      aria-rowindex={index + 2}
+      style={{ transform: `translateY(${top}px)` }}
+    >
+      <GridPart
+        role="rowheader"
+        className={`rowhead${flashing ? ' flash' : ''}${selected === null ? '' : ' current'}${under ? ' under' : ''}`}
+        style={{ width: HEAD }}
+        title={`${device.name}: ${row.name}`}
+      >
+        <span className="name">{name}</span>
+        {more > 0 && (
+          <button
+            type="button"
+            className="quiet"
+            tabIndex={-1}
+            aria-expanded={unfolded}
+            aria-label={WORDS.showTriggers(control.name)}
+            title={`${WORDS.showTriggers(control.name)} (T)`}
+            onClick={fold}
+          >
+            {unfolded ? <ChevronDown size={13} aria-hidden /> : <ChevronRight size={13} aria-hidden />}
+            {unfolded ? WORDS.fold : WORDS.moreTriggers(more)}
+          </button>
+        )}
+        <RowMenu row={row} layer={model.layer} onCopy={props.onCopy} />
+      </GridPart>
+      {places.map((place) => {
+        const column = model.columns[place.index];
+        const face = model.face(index, place.index);
+        if (!column || !face) return null;
+        const isSelected = selected === place.index;
+        return (
+          <MatrixCell
+            key={column.profile.id}
+            row={row}
+            column={column}
+            layer={model.layer}
+            face={face}
+            left={place.left}
+            sticky={place.sticky}
+            width={width}
+            at={place.index}
+            selected={isSelected}
+            reachable={isSelected || (reachable && place.index === 0)}
+            recording={isSelected && recording}
+            same={intent !== null && face.intent === intent}
+            onIntent={props.onIntent}
+          />
+        );
+      })}
+    </GridPart>
+  );
+});

@@ -1,0 +1,35 @@
+import { z } from 'zod';
+
+const ids = z.array(z.string().max(64)).max(300);
+
+/** How the person likes to see the Board on this computer; kept by the browser, not in the set-up. */
+const viewSchema = z.object({
+  /** Profiles whose columns are hidden, and those whose columns stay in sight. */
+  hidden: ids,
+  pinned: ids,
+  grouping: z.enum(['device', 'use']),
+  onlySet: z.boolean(),
+});
+export type BoardView = Readonly<z.infer<typeof viewSchema>>;
+
+export const USUAL_VIEW: BoardView = { hidden: [], pinned: [], grouping: 'device', onlySet: false };
+
+const KEPT_AT = 'nimble-lever.board-view';
+
+/** The view that was kept; the usual one where there is none that can be read. */
+export function keptView(): BoardView {
+  try {
+    return viewSchema.parse(JSON.parse(localStorage.getItem(KEPT_AT) ?? ''));
+  } catch {
+    return USUAL_VIEW;
+  }
+}
+
+/** Keeps a view; a browser that keeps nothing only forgets it. */
+export function keepView(view: BoardView): void {
+  try {
+    localStorage.setItem(KEPT_AT, JSON.stringify(view));
+  } catch {
+    // Nothing is lost but a habit.
+  }
+}

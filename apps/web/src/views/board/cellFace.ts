@@ -1,0 +1,75 @@
+import { resolveBehaviour } from '@nimble-lever/core/resolve';
+import { BASE_LAYER, type Binding, type Profile, type Setup } from '@nimble-lever/core/setup';
+import { describeAction, profileName, programName, wheelText } from '@nimble-lever/core/words';
+import type { CellFace } from '../../pieces/Cell.tsx';
+import { layersOf, type UsePlace } from './lookUp.ts';
+
+interface Looked {
+  readonly layer: string;
+  /** Whether what differs from the base layer is told. */
+  readonly compare: boolean;
+}
+
+/** What a cell shows: what its control does in a profile, in a layer. */
+export function faceOf(
+  setup: Setup,
+  chain: readonly Profile[],
+  asked: Profile,
+  row: UsePlace,
+  { layer, compare }: Looked,
+): CellFace {
+  const { device, control, trigger } = row;
+  const { decided } = resolveBehaviour(chain, layersOf(layer), device.id, control.id, trigger);
+  const here = decided?.profile === asked.id && decided.layer === layer;
+  const from = decided && !here ? placeName(setup, decided, asked) : null;
+  const hasNote = here && decided?.binding.note !== null;
+  const base = compare && decided && decided.layer !== BASE_LAYER ? baseName(setup, chain, asked, row) : null;
+  const source = here ? 'set' : 'inherited';
+  return {
+    source,
+    from,
+    hasNote,
+    base,
+    layer: decided?.layer ?? null,
+    ...doesOf(setup, decided, asked),
+  };
+}
+
+function baseName(setup: Setup, chain: readonly Profile[], asked: Profile, row: UsePlace): string {
+  return faceOf(setup, chain, asked, row, { layer: BASE_LAYER, compare: false }).name;
+}
+
+type Decided = { readonly profile: string; readonly layer: string; readonly binding: Binding } | null;
+
+function placeName(setup: Setup, decided: NonNullable<Decided>, asked: Profile): string {
+  const layer = setup.layers.find(({ id }) => id === decided.layer)?.name ?? decided.layer;
+  return decided.profile === asked.id ? `layer ${layer}` : profileName(setup, decided.profile);
+}
+
+type Does = Pick<CellFace, 'does' | 'name' | 'shortcut' | 'family' | 'intent'>;
+
+function doesOf(setup: Setup, decided: Decided, asked: Profile): Does {
+  const nothing = { shortcut: null, family: null, intent: null } as const;
+  const behaviour = decided?.binding.behaviour;
+  if (!decided || !behaviour || behaviour.kind === 'native')
+    return { ...nothing, does: 'native', name: 'native' };
+  if (behaviour.kind === 'off') return { ...nothing, does: 'off', name: offName(setup, behaviour.heardBy) };
+  const owner = setup.profiles[decided.profile] ?? asked;
+  const { action, target } = behaviour;
+  const { name, shortcut, family, intent } = describeAction(setup, owner, action);
+  const keycap = action.kind === 'wheel' ? wheelText(action.ticks, action.axis) : shortcut;
+  const label = decided.binding.face?.label;
+  const shown = action.kind === 'shortcut' && name === 'Send keys' && label ? label : name;
+  const to = target ? ` in ${programName(setup, target.program)}` : '';
+  return { does: 'action', name: `${shown}${to}`, shortcut: keycap, family, intent };
+}
+
+/** A binding of a profile in a few words. */
+export function bindingName(setup: Setup, profile: Profile, binding: Binding): string {
+  return doesOf(setup, { profile: profile.id, layer: BASE_LAYER, binding }, profile).name;
+}
+
+function offName(setup: Setup, heardBy: readonly string[]): string {
+  const names = heardBy.map((id) => programName(setup, id)).join(', ');
+  return names ? `off here, heard by ${names}` : 'off here';
+}

@@ -1,0 +1,32 @@
+import { formatShortcut, parseSteps } from '@nimble-lever/core/keys';
+import type { Action, Profile, Setup, SingleEdit } from '@nimble-lever/core/setup';
+import { commandWithShortcut } from '@nimble-lever/core/words';
+
+/** Something that does one action which can be changed: a cell of the Board, an item of a radial menu. */
+export interface ActionTarget {
+  /** Stands for the thing itself: with another place, half-typed text is forgotten. */
+  readonly place: string;
+  readonly setup: Setup;
+  /** Whose commands it may run. */
+  readonly profile: Profile;
+  readonly programName: string;
+  readonly action: Action | null;
+  /** Whether only control messages can be sent, as by a slider's value. */
+  readonly onlyMessages: boolean;
+  /** Sets the action; `first` is edited with it, as one. */
+  readonly setAction: (action: Action, first?: readonly SingleEdit[]) => void;
+}
+
+/**
+ * Takes a shortcut in our notation, of one step or several: the command that has it where there is one, so that
+ * it gets its name. Gives that command's name.
+ */
+export function takeSteps({ setup, profile, setAction }: ActionTarget, notation: string): string | null {
+  const command = commandWithShortcut(setup, profile, notation);
+  const steps = parseSteps(notation);
+  if (command) setAction({ kind: 'command', command: command.id });
+  else if (steps.ok && steps.value.length > 1) {
+    setAction({ kind: 'sequence', shortcuts: steps.value.map(formatShortcut) });
+  } else setAction({ kind: 'shortcut', shortcut: notation });
+  return command?.name ?? null;
+}

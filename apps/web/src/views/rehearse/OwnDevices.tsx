@@ -1,0 +1,129 @@
+import IconButton from '@mui/material/IconButton';
+import { styled } from '@mui/material/styles';
+import { controlHeard, usesHeard } from '@nimble-lever/core/devices';
+import { X } from 'lucide-react';
+import { type RefObject, useCallback, useEffect, useMemo, useState } from 'react';
+import { useStore } from 'react-redux';
+import { feed } from '../../app/engine/feed.ts';
+import { selectSetup } from '../../app/setup/selectors.ts';
+import { gamepadSource } from '../../app/sources/gamepadSource.ts';
+import { hidSource } from '../../app/sources/hidSource.ts';
+import { keySource } from '../../app/sources/keySource.ts';
+import { midiSource } from '../../app/sources/midiSource.ts';
+import { mouseSource, penSource } from '../../app/sources/pointerSources.ts';
+import { SourceList } from '../../app/sources/SourceList.tsx';
+import type { Heard } from '../../app/sources/source.ts';
+import { useSources } from '../../app/sources/useSources.ts';
+import { type AppStore, useAppDispatch } from '../../app/store.ts';
+import { movePointer } from './pointing.ts';
+import { WORDS } from './words.ts';
+
+const Box = styled('aside')(({ theme: { vars } }) => ({
+  position: 'absolute',
+  right: 10,
+  top: 8,
+  zIndex: 70,
+  width: 290,
+  maxHeight: 'calc(100% - 16px)',
+  overflow: 'auto',
+  padding: '10px 12px 12px',
+  borderRadius: 10,
+  border: `1px solid ${vars?.palette.divider}`,
+  backgroundColor: vars?.palette.tokens.sheet,
+  boxShadow: '0 6px 22px rgb(0 0 0 / 0.22)',
+  '& header': { display: 'flex', alignItems: 'center', justifyContent: 'space-between' },
+  '& h2': { margin: 0, fontSize: 13, fontWeight: 650 },
+  '& ol': { margin: '8px 0 0', padding: 0, listStyle: 'none', fontSize: 12 },
+  '& ol li': { display: 'flex', justifyContent: 'space-between', gap: 8, padding: '2px 0' },
+  '& ol small': { fontSize: 11, color: vars?.palette.text.secondary },
+}));
+
+interface Told {
+  readonly key: number;
+  readonly name: string;
+  readonly to: string | null;
+}
+
+/** How many of the things heard are listed. */
+const LISTED = 6;
+
+interface Props {
+  readonly surface: RefObject<HTMLElement | null>;
+  readonly onClose: () => void;
+}
+
+/** Real devices led into the engine: what is listened to, and what was heard. */
+export function OwnDevices({ surface, onClose }: Props) {
+  const dispatch = useAppDispatch();
+  const store = useStore() as AppStore;
+  const [told, setTold] = useState<readonly Told[]>([]);
+  const sources = useMemo(() => {
+    const devices = () => selectSetup(store.getState()).devices;
+    const isMapped = (id: string) => controlHeard(devices(), { id, change: { kind: 'down' } }) !== null;
+    return [
+      mouseSource(() => surface.current),
+      penSource(() => surface.current),
+      keySource(isMapped),
+      gamepadSource,
+      midiSource,
+      hidSource(() => undefined),
+    ];
+  }, [store, surface]);
+  const onHeard = useCallback(
+    (heard: Heard) => {
+      const { devices } = selectSetup(store.getState());
+      const found = controlHeard(devices, heard);
+      const to = found && `${found.device.name}, ${found.control.name}`;
+      if (heard.change.kind !== 'up') {
+        setTold((before) =>
+          [{ key: (before[0]?.key ?? 0) + 1, name: heard.name, to }, ...before].slice(0, LISTED),
+        );
+      }
+      for (const use of usesHeard(devices, heard)) dispatch(feed(use));
+    },
+    [dispatch, store],
+  );
+  const states = useSources(sources, true, onHeard);
+
+  // What the real pointer does over the desk reaches the programs by way of the engine only.
+  useEffect(() => {
+    const element = surface.current;
+    if (!element) return;
+    let last: { x: number; y: number } | null = null;
+    const onPointer = (event: PointerEvent) => {
+      const inPanel = event.target instanceof Element && event.target.closest('aside') !== null;
+      if (!event.isTrusted || inPanel) return;
+      event.stopPropagation();
+      if (event.type !== 'pointermove') return;
+      const { left, top } = element.getBoundingClientRect();
+      const at = { x: event.clientX - left, y: event.clientY - top };
+      const known = store.getState().desk.pointer ?? last ?? at;
+      last = at;
+      dispatch(movePointer(at.x - known.x, at.y - known.y));
+    };
+    const kinds = ['pointerdown', 'pointermove', 'pointerup'] as const;
+    for (const kind of kinds) element.addEventListener(kind, onPointer, { capture: true });
+    return () => {
+      for (const kind of kinds) element.removeEventListener(kind, onPointer, { capture: true });
+    };
+  }, [dispatch, store, surface]);
+
+  return (
+    <Box aria-label={WORDS.ownDevices}>
+      <header>
+        <h2>{WORDS.ownDevices}</h2>
+        <IconButton aria-label={WORDS.close} onClick={onClose}>
+          <X size={16} aria-hidden />
+        </IconButton>
+      </header>
+      <SourceList sources={states} />
+      <ol aria-label={WORDS.heardList} aria-live="polite">
+        {told.map(({ key, name, to }) => (
+          <li key={key}>
+            {name} <small>{to ?? WORDS.noControl}</small>
+          </li>
+        ))}
+      </ol>
+    </Box>
+  );
+}

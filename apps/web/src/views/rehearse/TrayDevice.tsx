@@ -1,0 +1,126 @@
+import { styled } from '@mui/material/styles';
+import { type Control, type Device, tunedControl } from '@nimble-lever/core/devices';
+import { controlKey } from '@nimble-lever/core/engine';
+import type { Setup } from '@nimble-lever/core/setup';
+import { describeAction } from '@nimble-lever/core/words';
+import { useMemo, useState } from 'react';
+import { benchDevice } from '../../app/bench/benchSlice.ts';
+import type { Happening } from '../../app/engine/engineSlice.ts';
+import { feed } from '../../app/engine/feed.ts';
+import { selectSetup } from '../../app/setup/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { useFlash } from '../../app/useFlash.ts';
+import { DeviceCard } from '../../pieces/DeviceCard.tsx';
+import { DeviceDrawing } from '../../pieces/DeviceDrawing.tsx';
+import { PointerPad } from './PointerPad.tsx';
+import { PEDAL_KEYS } from './usePedalKeys.ts';
+import { WORDS } from './words.ts';
+
+const Inside = styled('div')({
+  height: '100%',
+  display: 'flex',
+  gap: 8,
+  '& > svg': { flex: 1, minWidth: 0 },
+  // Unplugged, it is there but says nothing.
+  '&[data-plugged=false]': { opacity: 0.35 },
+});
+
+/** A device of the tray: its drawing, and a pad where it moves the pointer. */
+export function TrayDevice({ device: plain }: { readonly device: Device }) {
+  const dispatch = useAppDispatch();
+  const setup = useAppSelector(selectSetup);
+  const { held, waiting, sprung, slid } = useAppSelector((state) => state.engine.engine);
+  const latest = useAppSelector((state) =>
+    state.engine.happenings.find(
+      ({ explanation: { outcome } }) => outcome.kind === 'pressed' || outcome.kind === 'turned',
+    ),
+  );
+  const { lit, light, fade } = useFlash();
+  const [angles, setAngles] = useState<Readonly<Record<string, number>>>({});
+  const device = useMemo(
+    () => ({ ...plain, controls: plain.controls.map((control) => tunedControl(control, plain.settings)) }),
+    [plain],
+  );
+  const { id } = device;
+  const bench = useAppSelector((state) => state.bench);
+  const { plugged, low, charge } = benchDevice(bench, plain);
+
+  const turn = (control: Control, unit: 'degrees' | 'detents', amount: number) => {
+    const detent = control.rotor?.kind === 'detented' ? control.rotor.detentDegrees : 1;
+    const degrees = unit === 'detents' ? amount * detent : amount;
+    setAngles((before) => ({ ...before, [control.id]: (before[control.id] ?? 0) + degrees }));
+    light(control.id);
+    fade(control.id);
+    dispatch(feed({ kind: 'turn', device: id, control: control.id, unit, amount }));
+  };
+  const places = Object.fromEntries(
+    device.controls.flatMap((control): [string, number][] => {
+      const key = controlKey(id, control.id);
+      const at = sprung[key]?.position ?? slid[key];
+      return at === undefined ? [] : [[control.id, at]];
+    }),
+  );
+  const down = [...Object.keys(held), ...Object.keys(sprung)];
+  for (const [key, { down: isDown }] of Object.entries(waiting)) if (isDown) down.push(key);
+  const own = down.filter((key) => key.startsWith(`${id}/`)).map((key) => key.slice(id.length + 1));
+  const isLatest = latest !== undefined && deviceOf(latest) === id;
+  const pedals = setup.devices.find(({ kind }) => kind === 'pedals')?.id === id;
+  const done = isLatest ? doneWords(setup, latest) : '';
+  const points = device.kind === 'mouse' || device.kind === 'pen-tablet';
+  const asideOf = () => {
+    if (!plugged) return WORDS.unplugged;
+    if (low) return WORDS.lowBattery(charge ?? 0);
+    return done || (pedals ? PEDAL_KEYS.slice(0, device.controls.length).join(' ') : '');
+  };
+  return (
+    <DeviceCard name={device.name} aside={asideOf()} current={isLatest}>
+      <Inside data-plugged={plugged} inert={!plugged}>
+        <DeviceDrawing
+          device={device}
+          lit={new Set([...lit, ...own])}
+          selected={null}
+          angles={angles}
+          values={places}
+          hint={hintOf}
+          onDown={(control) =>
+            dispatch(
+              control.phrase === null
+                ? feed({ kind: 'down', device: id, control: control.id })
+                : feed({ kind: 'phrase', text: control.phrase }),
+            )
+          }
+          onUp={(control) => {
+            if (control.phrase === null) dispatch(feed({ kind: 'up', device: id, control: control.id }));
+          }}
+          onTurn={turn}
+          onPosition={(control, value) =>
+            dispatch(feed({ kind: 'position', device: id, control: control.id, value }))
+          }
+          onMove={(dx, dy) => dispatch(feed({ kind: 'move', dx, dy }))}
+        />
+        {points && <PointerPad device={device} />}
+      </Inside>
+    </DeviceCard>
+  );
+}
+
+function deviceOf({ explanation: { event } }: Happening): string | null {
+  return 'device' in event ? event.device : null;
+}
+
+function hintOf(control: Control): string {
+  if (control.phrase !== null) return `${control.name}, Space says it`;
+  const turns = control.rotor ? ', arrow keys turn it' : '';
+  return `${control.name}${control.canPress ? ', Space presses it' : ''}${turns}`;
+}
+
+/** The name of what a device did last. */
+function doneWords(setup: Setup, { explanation: { outcome } }: Happening): string {
+  if (outcome.kind !== 'pressed' && outcome.kind !== 'turned') return '';
+  const { decided } = outcome.resolution;
+  if (!decided) return 'native';
+  const { behaviour } = decided.binding;
+  const profile = setup.profiles[decided.profile];
+  if (behaviour.kind !== 'action' || !profile) return behaviour.kind;
+  return describeAction(setup, profile, behaviour.action).name;
+}

@@ -1,0 +1,159 @@
+import { type CommandRow, commandsFrom, type Running, type StandIn, within } from './standIn.ts';
+
+/** A page of the made-up web: a title and paragraphs. */
+export interface WebPage {
+  readonly title: string;
+  readonly lines: readonly string[];
+}
+
+/** Every page there is; the last one is that of a new tab. */
+export const PAGES: readonly WebPage[] = [
+  {
+    title: 'Herons of the salt marsh',
+    lines: [
+      'Grey herons stand still for up to an hour.',
+      'They fold the neck in flight and stretch the legs.',
+      'Most nests are in trees near water.',
+      'Young birds are fed for about fifty days.',
+    ],
+  },
+  {
+    title: 'How umbrellas fold',
+    lines: [
+      'Eight ribs carry the cloth.',
+      'The runner slides along the stick.',
+      'A spring holds it open.',
+      'Paper ones are oiled so that rain runs off.',
+    ],
+  },
+  {
+    title: 'Paper hinges',
+    lines: [
+      'Score before you fold.',
+      'A thread hinge bends both ways.',
+      'Wax keeps joints from squeaking.',
+      'Card of 220 g per square metre holds its shape.',
+    ],
+  },
+  { title: 'New tab', lines: ['Nothing is open here yet.'] },
+];
+const EMPTY = PAGES.length - 1;
+
+interface Tab {
+  /** Pages that were gone through, and which is shown. */
+  readonly visited: readonly number[];
+  readonly at: number;
+  /** The first line that is seen. */
+  readonly scroll: number;
+}
+
+export interface FernwayState extends Running {
+  readonly tabs: readonly Tab[];
+  readonly at: number;
+  readonly closed: readonly Tab[];
+  /** Percent. */
+  readonly zoom: number;
+  readonly kept: readonly number[];
+  /** How often pages were loaded anew. */
+  readonly loads: number;
+}
+
+const INITIAL: FernwayState = {
+  tabs: [
+    { visited: [1, 0], at: 1, scroll: 0 },
+    { visited: [1], at: 0, scroll: 0 },
+    { visited: [2], at: 0, scroll: 0 },
+  ],
+  at: 0,
+  closed: [],
+  zoom: 100,
+  kept: [2],
+  loads: 1,
+  lastCommand: null,
+};
+
+const NEW_TAB: Tab = { visited: [EMPTY], at: 0, scroll: 0 };
+
+/** The tab in front. */
+export function tabOf({ tabs, at }: FernwayState): Tab {
+  return tabs[at] ?? NEW_TAB;
+}
+
+/** The page a tab shows. */
+export function pageOf({ visited, at }: Tab): WebPage {
+  return PAGES[visited[at] ?? EMPTY] ?? (PAGES[EMPTY] as WebPage);
+}
+
+/** Shows another tab, by its place. */
+export function shown(state: FernwayState, at: number): FernwayState {
+  return { ...state, at: (at + state.tabs.length) % state.tabs.length };
+}
+const inTab = (state: FernwayState, change: (tab: Tab) => Tab): FernwayState => ({
+  ...state,
+  tabs: state.tabs.with(state.at, change(tabOf(state))),
+});
+const went = (by: number) => (state: FernwayState) =>
+  inTab(state, (tab) => ({ ...tab, at: within(tab.at + by, 0, tab.visited.length - 1), scroll: 0 }));
+const scrolledTo = (state: FernwayState, to: number) =>
+  inTab(state, (tab) => ({ ...tab, scroll: within(to, 0, pageOf(tab).lines.length - 1) }));
+const zoomedTo = (zoom: (now: number) => number) => (state: FernwayState) => ({
+  ...state,
+  zoom: within(zoom(state.zoom), 50, 200),
+});
+const closedTab = (state: FernwayState): FernwayState => {
+  const tabs = state.tabs.toSpliced(state.at, 1);
+  const left = tabs.length > 0 ? tabs : [NEW_TAB];
+  return {
+    ...state,
+    tabs: left,
+    at: Math.min(state.at, left.length - 1),
+    closed: [...state.closed, tabOf(state)],
+  };
+};
+const reopened = (state: FernwayState): FernwayState => {
+  const last = state.closed.at(-1);
+  if (!last) return state;
+  return { ...state, tabs: [...state.tabs, last], at: state.tabs.length, closed: state.closed.slice(0, -1) };
+};
+const keptPage = (state: FernwayState): FernwayState => {
+  const tab = tabOf(state);
+  const page = tab.visited[tab.at] ?? EMPTY;
+  const kept = state.kept.includes(page) ? state.kept.filter((own) => own !== page) : [...state.kept, page];
+  return { ...state, kept };
+};
+
+const tabWords = (state: FernwayState) =>
+  `“${pageOf(tabOf(state)).title}”, tab ${state.at + 1} of ${state.tabs.length}.`;
+const scrollWords = (state: FernwayState) => `Line ${tabOf(state).scroll + 1} is at the top.`;
+const zoomWords = ({ zoom }: FernwayState) => `Zoom ${zoom} %.`;
+
+const ROWS: readonly CommandRow<FernwayState>[] = [
+  ['Ctrl+PageDown', 'Next tab', (state) => shown(state, state.at + 1)],
+  ['Ctrl+PageUp', 'Previous tab', (state) => shown(state, state.at - 1)],
+  ['Ctrl+T', 'New tab', (state) => ({ ...state, tabs: [...state.tabs, NEW_TAB], at: state.tabs.length })],
+  ['Ctrl+W', 'Close the tab', closedTab],
+  ['Ctrl+Shift+T', 'Open the closed tab again', reopened],
+  ['Alt+ArrowLeft', 'Page back', went(-1)],
+  ['Alt+ArrowRight', 'Page forward', went(1)],
+  [
+    'F5',
+    'Reload',
+    (state) => ({ ...state, loads: state.loads + 1 }),
+    ({ loads }) => `Loaded ${loads} times.`,
+  ],
+  ['Home', 'Top of the page', (state) => scrolledTo(state, 0), scrollWords],
+  ['End', 'Bottom of the page', (state) => scrolledTo(state, 99), scrollWords],
+  ['Space', 'Scroll a page on', (state) => scrolledTo(state, tabOf(state).scroll + 2), scrollWords],
+  ['Shift+Space', 'Scroll a page back', (state) => scrolledTo(state, tabOf(state).scroll - 2), scrollWords],
+  ['Ctrl+=', 'Zoom in', zoomedTo((now) => now + 25), zoomWords],
+  ['Ctrl+-', 'Zoom out', zoomedTo((now) => now - 25), zoomWords],
+  ['Ctrl+0', 'Actual size', zoomedTo(() => 100), zoomWords],
+  ['Ctrl+D', 'Keep the page', keptPage, ({ kept }) => `${kept.length} pages are kept.`],
+];
+
+/** Web pages in tabs. */
+export const FERNWAY_PROGRAM: StandIn<FernwayState> = {
+  initial: INITIAL,
+  commands: commandsFrom(ROWS, tabWords),
+  wheel: (state, ticks) => scrolledTo(state, tabOf(state).scroll - ticks),
+};

@@ -1,0 +1,120 @@
+import Button from '@mui/material/Button';
+import OutlinedInput from '@mui/material/OutlinedInput';
+import Slider from '@mui/material/Slider';
+import { styled } from '@mui/material/styles';
+import type { Device } from '@nimble-lever/core/devices';
+import { asItCame, changeDevice, removeDevice } from '@nimble-lever/core/setup';
+import { profileName } from '@nimble-lever/core/words';
+import type { ReactNode } from 'react';
+import { setPlugged } from '../../app/bench/bench.ts';
+import { benchDevice, chargeSet } from '../../app/bench/benchSlice.ts';
+import { makeEdit } from '../../app/setup/edits.ts';
+import { selectSetup } from '../../app/setup/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { useDraft } from '../../app/useDraft.ts';
+import { ChoiceField } from '../../pieces/ChoiceField.tsx';
+import { WORDS } from './words.ts';
+
+const Box = styled('header')(({ theme: { vars } }) => ({
+  flex: 'none',
+  display: 'flex',
+  flexWrap: 'wrap',
+  alignItems: 'center',
+  gap: '8px 10px',
+  padding: '10px 16px',
+  borderBottom: `1px solid ${vars?.palette.divider}`,
+  backgroundColor: vars?.palette.tokens.sheet,
+  '& .fill': { flex: 1 },
+  '& .charge': {
+    display: 'inline-flex',
+    alignItems: 'center',
+    gap: 6,
+    fontSize: 12,
+    color: vars?.palette.text.secondary,
+  },
+  '& .MuiButton-root': { minHeight: 28, paddingBlock: 1, fontSize: 12 },
+}));
+
+interface Props {
+  readonly device: Device;
+  readonly profile: string;
+  readonly layer: string;
+  readonly onProfile: (profile: string) => void;
+  readonly onLayer: (layer: string) => void;
+  readonly children: ReactNode;
+}
+
+/** Which device this is, how it is now, and for which program and layer its controls are shown. */
+export function DeviceHead({ device, profile, layer, onProfile, onLayer, children }: Props) {
+  const dispatch = useAppDispatch();
+  const setup = useAppSelector(selectSetup);
+  const bench = useAppSelector((state) => state.bench);
+  const { plugged, charge } = benchDevice(bench, device);
+  const at = setup.devices.indexOf(device);
+  const name = useDraft(device.name, (text) => {
+    const next = text.trim();
+    if (next) dispatch(makeEdit({ kind: 'set-device', id: device.id, item: { ...device, name: next }, at }));
+  });
+  const came = asItCame(device);
+  const isSame = came !== null && JSON.stringify(came) === JSON.stringify(device);
+  return (
+    <Box>
+      <OutlinedInput
+        {...name}
+        inputProps={{ 'aria-label': WORDS.name, maxLength: 60 }}
+        sx={{ width: 150, fontWeight: 650 }}
+      />
+      <Button title={WORDS.simulated} onClick={() => dispatch(setPlugged(device.id, !plugged))}>
+        {plugged ? WORDS.unplug : WORDS.plugIn}
+      </Button>
+      {charge !== null && (
+        <span className="charge">
+          <Slider
+            size="small"
+            aria-label={WORDS.chargeLevel}
+            value={charge}
+            valueLabelDisplay="auto"
+            sx={{ width: 70 }}
+            onChange={(_event, percent) =>
+              dispatch(
+                chargeSet({
+                  device: device.id,
+                  percent: Array.isArray(percent) ? (percent[0] ?? 0) : percent,
+                }),
+              )
+            }
+          />
+          {charge} %
+        </span>
+      )}
+      <span className="fill" />
+      <Button
+        disabled={!came || isSame}
+        title={came ? WORDS.putBackMeans : WORDS.noOrigin}
+        onClick={() => came && dispatch(makeEdit(changeDevice(setup, came)))}
+      >
+        {WORDS.putBack}
+      </Button>
+      <Button title={WORDS.removed} onClick={() => dispatch(makeEdit(removeDevice(setup, device.id)))}>
+        {WORDS.remove}
+      </Button>
+      <span style={{ flexBasis: '100%', height: 0 }} />
+      {WORDS.program}
+      <ChoiceField
+        label={WORDS.program}
+        value={profile}
+        options={Object.keys(setup.profiles).map((id) => [id, profileName(setup, id)] as const)}
+        onChange={onProfile}
+      />
+      {WORDS.layer}
+      <ChoiceField
+        label={WORDS.layer}
+        value={layer}
+        options={setup.layers.map(({ id, name: called }) => [id, called] as const)}
+        onChange={onLayer}
+      />
+      <span className="fill" />
+      {children}
+    </Box>
+  );
+}

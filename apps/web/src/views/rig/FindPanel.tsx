@@ -1,0 +1,186 @@
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import { styled } from '@mui/material/styles';
+import {
+  addHeardControl,
+  type Control,
+  controlHeard,
+  type Device,
+  deviceOf,
+  freeId,
+  heardAsControl,
+} from '@nimble-lever/core/devices';
+import { useCallback, useMemo, useRef, useState } from 'react';
+import { useStore } from 'react-redux';
+import { makeEdit } from '../../app/setup/edits.ts';
+import { selectSetup } from '../../app/setup/selectors.ts';
+import { gamepadSource } from '../../app/sources/gamepadSource.ts';
+import { hidSource } from '../../app/sources/hidSource.ts';
+import { isTyping } from '../../app/sources/isTyping.ts';
+import { keySource } from '../../app/sources/keySource.ts';
+import { midiSource } from '../../app/sources/midiSource.ts';
+import { mouseSource, penSource } from '../../app/sources/pointerSources.ts';
+import { SourceList } from '../../app/sources/SourceList.tsx';
+import type { Heard } from '../../app/sources/source.ts';
+import { useSources } from '../../app/sources/useSources.ts';
+import { type AppStore, useAppDispatch } from '../../app/store.ts';
+import { WORDS } from './words.ts';
+
+const Box = styled('section')(({ theme: { vars } }) => ({
+  flex: 'none',
+  display: 'grid',
+  gridTemplateColumns: 'minmax(0, 1fr) 232px',
+  gap: '8px 16px',
+  padding: '12px 16px',
+  borderBottom: `1px solid ${vars?.palette.divider}`,
+  backgroundColor: vars?.palette.tokens.accentTint,
+  '& .said': { height: 48, margin: 0, overflow: 'hidden', fontSize: 20, lineHeight: 1.25, fontWeight: 650 },
+  '& .said small': { display: 'block', fontSize: 13, fontWeight: 400, color: vars?.palette.text.secondary },
+  '& .pad': {
+    display: 'flex',
+    alignItems: 'center',
+    justifyContent: 'center',
+    height: 62,
+    margin: '8px 0',
+    borderRadius: 10,
+    border: `1px dashed ${vars?.palette.tokens.accent}`,
+    backgroundColor: vars?.palette.tokens.sheet,
+    fontSize: 12,
+    textAlign: 'center',
+    touchAction: 'none',
+  },
+  '& .unknown': { display: 'flex', flexWrap: 'wrap', gap: 6, alignItems: 'center' },
+  '& .MuiButton-root': { minHeight: 28, paddingBlock: 1, fontSize: 12 },
+}));
+
+/** Keys the page itself is worked with are heard only as themselves: Tab, Enter, Space, Escape, arrows. */
+const OWN_KEYS = /^key\/(Tab|Enter|Space|Escape|Arrow\w+|ShiftLeft|ShiftRight)$/;
+
+interface Props {
+  readonly device: Device;
+  readonly control: Control | null;
+  readonly onUsed: (device: Device, control: Control, down: boolean) => void;
+  readonly onSelect: (device: string) => void;
+}
+
+/** “Press a control”: whatever is used, on screen or real, is named and found; what belongs to none can be added. */
+export function FindPanel({ device, control, onUsed, onSelect }: Props) {
+  const dispatch = useAppDispatch();
+  const store = useStore() as AppStore;
+  const pad = useRef<HTMLDivElement>(null);
+  const [heard, setHeard] = useState<Heard | null>(null);
+  const [felt, setFelt] = useState<string | null>(null);
+  const [mapping, setMapping] = useState(false);
+  const [described, setDescribed] = useState<Device | null>(null);
+  const owner = useRef(device);
+  owner.current = device;
+  const sources = useMemo(
+    () => [
+      mouseSource(() => pad.current),
+      penSource(() => pad.current),
+      keySource((id) => !OWN_KEYS.test(id) && !isTyping()),
+      gamepadSource,
+      midiSource,
+      hidSource(setDescribed),
+    ],
+    [],
+  );
+  const change = useCallback(
+    (next: Device) => {
+      const at = selectSetup(store.getState()).devices.findIndex(({ id }) => id === next.id);
+      dispatch(makeEdit({ kind: 'set-device', id: next.id, item: next, at: Math.max(0, at) }));
+    },
+    [dispatch, store],
+  );
+  const onHeard = (input: Heard) => {
+    const { devices } = selectSetup(store.getState());
+    const found = controlHeard(devices, input);
+    const isUp = input.change.kind === 'up';
+    if (found) {
+      onUsed(found.device, found.control, !isUp);
+      if (input.change.kind === 'turn' || input.change.kind === 'value')
+        onUsed(found.device, found.control, false);
+    }
+    // Hovering and pressure are felt, not used: they are told where they are felt.
+    if (!found && (input.id === 'pen/hover' || input.id === 'pen/pressure')) {
+      const part = input.change.kind === 'value' ? ` ${Math.round(input.change.value * 100)} %` : '';
+      setFelt(isUp ? null : `${input.name}${part}`);
+      return;
+    }
+    if (isUp) return;
+    setHeard(input);
+    if (found || !mapping) return;
+    const current = devices.find(({ id }) => id === owner.current.id) ?? owner.current;
+    change(addHeardControl(current, input.id, input.name, input.change).device);
+  };
+  const states = useSources(sources, true, onHeard);
+  const { devices } = selectSetup(store.getState());
+  const found = heard && controlHeard(devices, heard);
+  const addPad = () => {
+    if (!heard) return;
+    const id = freeId(WORDS.padName, new Set(devices.map((each) => each.id)), 'device');
+    const empty = deviceOf({
+      id,
+      name: WORDS.padName,
+      kind: 'key-pad',
+      width: 150,
+      height: 32,
+      controls: [],
+    });
+    const { device: item } = addHeardControl(empty, heard.id, heard.name, heard.change);
+    dispatch(makeEdit({ kind: 'set-device', id, item, at: devices.length }));
+    onSelect(id);
+  };
+  const addDescribed = () => {
+    if (!described) return;
+    const id = freeId(described.name, new Set(devices.map((each) => each.id)), 'device');
+    dispatch(makeEdit({ kind: 'set-device', id, item: { ...described, id }, at: devices.length }));
+    setDescribed(null);
+    onSelect(id);
+  };
+  // What was selected on the drawing since counts more than what was found before.
+  const onScreen =
+    control && (!heard || (found && found.control.id !== control.id)) ? { device, control } : null;
+  const shown = onScreen ?? found;
+  return (
+    <Box aria-label={WORDS.find}>
+      <div>
+        <p className="said" role="status">
+          {shown ? shown.control.name : heard ? heard.name : WORDS.listening}
+          <small>
+            {shown ? WORDS.foundOn(shown.device.name) : heard ? WORDS.notFound(heard.name) : WORDS.findHint}
+          </small>
+        </p>
+        <div ref={pad} className="pad" data-find-pad="">
+          {felt ?? WORDS.findPad}
+        </div>
+        {heard && !found && (
+          <div className="unknown">
+            <Button
+              onClick={() => change(addHeardControl(device, heard.id, heard.name, heard.change).device)}
+            >
+              {WORDS.addTo(device.name)}
+            </Button>
+            <Button onClick={addPad}>{WORDS.newPad}</Button>
+            {control && (
+              <Button onClick={() => change(heardAsControl(device, control.id, heard.id))}>
+                {WORDS.isThis(control.name)}
+              </Button>
+            )}
+          </div>
+        )}
+        {described && <Button onClick={addDescribed}>{WORDS.hidFound(described.name)}</Button>}
+        <FormControlLabel
+          title={WORDS.mapAllHint}
+          label={WORDS.mapAll}
+          slotProps={{ typography: { variant: 'body2' } }}
+          control={
+            <Checkbox size="small" checked={mapping} onChange={({ target }) => setMapping(target.checked)} />
+          }
+        />
+      </div>
+      <SourceList sources={states} />
+    </Box>
+  );
+}

@@ -1,0 +1,146 @@
+import Button from '@mui/material/Button';
+import LinearProgress from '@mui/material/LinearProgress';
+import { styled } from '@mui/material/styles';
+import type { Device } from '@nimble-lever/core/devices';
+import { compareMemory, planMemory, readMemory, writeMemory } from '@nimble-lever/core/formats';
+import {
+  memoryDoesWords,
+  memoryProblemWords,
+  memoryReasonWords,
+  profileName,
+  triggerNameIn,
+} from '@nimble-lever/core/words';
+import { useMemo, useState } from 'react';
+import { clearSlot, readSlot, writeSlot } from '../../app/bench/deviceMemory.ts';
+import { selectSetup } from '../../app/setup/selectors.ts';
+import { useAppSelector } from '../../app/store.ts';
+import { ChoiceField } from '../../pieces/ChoiceField.tsx';
+import { TuneCard } from './TuneCard.tsx';
+import { WORDS } from './words.ts';
+
+const Table = styled('table')(({ theme: { vars } }) => ({
+  width: '100%',
+  borderCollapse: 'collapse',
+  fontSize: 12,
+  '& th': { textAlign: 'left', fontWeight: 650, color: vars?.palette.text.primary },
+  '& td, & th': {
+    padding: '4px 6px 4px 0',
+    borderBottom: `1px solid ${vars?.palette.divider}`,
+    verticalAlign: 'top',
+  },
+  '& td:first-of-type': { color: vars?.palette.text.primary },
+  '& .differs': { color: vars?.palette.tokens.brick },
+}));
+
+interface Props {
+  readonly device: Device;
+  readonly profile: string;
+}
+
+/** A device's own memory: what of a profile fits, what does not and why; stored, read back and compared. */
+export function MemoryTab({ device, profile }: Props) {
+  const setup = useAppSelector(selectSetup);
+  const [slot, setSlot] = useState(0);
+  /** Counts what was stored, so that it is read anew. */
+  const [stored, setStored] = useState(0);
+  const [failed, setFailed] = useState(false);
+  const size = device.memory?.slotBytes ?? 0;
+  const plan = useMemo(() => planMemory(setup, device, profile, size), [setup, device, profile, size]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: read anew after storing.
+  const read = useMemo(() => readMemory(device, readSlot(device.id, slot)), [device, slot, stored]);
+  if (!device.memory) {
+    return (
+      <TuneCard title={WORDS.memory} onReset={null}>
+        <p>{WORDS.noMemory}</p>
+      </TuneCard>
+    );
+  }
+  const nameOf = (control: string, trigger: (typeof plan.entries)[number]['trigger']) =>
+    triggerNameIn(setup, device.id, control, trigger);
+  const store = () => {
+    setFailed(!writeSlot(device.id, slot, writeMemory(device, plan.entries)));
+    setStored(stored + 1);
+  };
+  const differences = compareMemory(read.ok ? read.value : [], plan.entries);
+  return (
+    <>
+      <TuneCard title={WORDS.memory} onReset={null}>
+        <p>{WORDS.memoryHint}</p>
+        <div className="line">
+          {WORDS.slot}
+          <ChoiceField
+            label={WORDS.slot}
+            value={String(slot)}
+            options={Array.from(
+              { length: device.memory.slots },
+              (_, i) => [String(i), WORDS.slotNumber(i + 1)] as const,
+            )}
+            onChange={(next) => setSlot(Number(next))}
+          />
+          {profileName(setup, profile)}: {WORDS.bytes(plan.bytes, size)}
+        </div>
+        <LinearProgress
+          variant="determinate"
+          value={(plan.bytes / size) * 100}
+          aria-label={WORDS.bytes(plan.bytes, size)}
+        />
+        <p>
+          {WORDS.fits(plan.entries.length)}
+          {plan.left.length > 0 && `, ${WORDS.doesNotFit(plan.left.length)}`}
+        </p>
+        <div className="line">
+          <Button variant="contained" onClick={store}>
+            {WORDS.store}
+          </Button>
+          <Button
+            disabled={!read.ok}
+            onClick={() => {
+              clearSlot(device.id, slot);
+              setStored(stored + 1);
+            }}
+          >
+            {WORDS.clear}
+          </Button>
+        </div>
+        {failed && <p role="alert">{WORDS.notKept}</p>}
+        {!read.ok && <p>{memoryProblemWords(read.problem)}</p>}
+      </TuneCard>
+      <TuneCard title={WORDS.verdict} onReset={null}>
+        <Table>
+          <thead>
+            <tr>
+              <th scope="col">{WORDS.use}</th>
+              <th scope="col">{WORDS.wanted}</th>
+              <th scope="col">{WORDS.stored}</th>
+              <th scope="col">{WORDS.verdict}</th>
+            </tr>
+          </thead>
+          <tbody>
+            {differences.map(({ control, trigger, stored: before, wanted, same }) => (
+              <tr key={`${control}/${trigger}`}>
+                <td>{nameOf(control, trigger)}</td>
+                <td>{memoryDoesWords(wanted)}</td>
+                <td>{memoryDoesWords(before)}</td>
+                <td className={same ? undefined : 'differs'}>
+                  {same
+                    ? WORDS.same
+                    : before === null
+                      ? WORDS.onlySetUp
+                      : wanted === null
+                        ? WORDS.onlySlot
+                        : WORDS.differs}
+                </td>
+              </tr>
+            ))}
+            {plan.left.map(({ control, trigger, reason }) => (
+              <tr key={`${control}/${trigger} left`}>
+                <td>{nameOf(control, trigger)}</td>
+                <td colSpan={3}>{memoryReasonWords(reason)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </Table>
+      </TuneCard>
+    </>
+  );
+}

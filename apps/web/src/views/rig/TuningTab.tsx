@@ -1,0 +1,102 @@
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import { type Device, type DeviceSettings, USUAL_SETTINGS } from '@nimble-lever/core/devices';
+import { NumberField } from '../../pieces/NumberField.tsx';
+import { AccelerationCard } from './AccelerationCard.tsx';
+import { FeelPad } from './FeelPad.tsx';
+import { RotorCard } from './RotorCard.tsx';
+import { ShuttleCard } from './ShuttleCard.tsx';
+import { SpeedsCard } from './SpeedsCard.tsx';
+import { ThresholdsCard } from './ThresholdsCard.tsx';
+import { TuneCard } from './TuneCard.tsx';
+import { useDeviceEdits } from './useDeviceEdits.ts';
+import { WheelCard } from './WheelCard.tsx';
+import { WORDS } from './words.ts';
+
+/** How a device is tuned, each with a picture where there is something to see. */
+export function TuningTab({ device }: { readonly device: Device }) {
+  const edits = useDeviceEdits(device);
+  const { settings } = device;
+  const first = edits.came?.settings ?? USUAL_SETTINGS;
+  const reset = (...fields: readonly (keyof DeviceSettings)[]) => {
+    const differs = fields.some((field) => JSON.stringify(settings[field]) !== JSON.stringify(first[field]));
+    if (!differs) return null;
+    return () => edits.set(Object.fromEntries(fields.map((field) => [field, first[field]])));
+  };
+  const hasPointer =
+    device.kind === 'mouse' || device.kind === 'pen-tablet' || settings.pointerSpeeds.length > 0;
+  const hasWheel = device.controls.some(({ kind }) => kind === 'wheel');
+  const hasButtons = device.controls.some(({ native }) => native.press?.kind === 'button');
+  return (
+    <>
+      {hasPointer && (
+        <>
+          <SpeedsCard
+            speeds={settings.pointerSpeeds}
+            onChange={(pointerSpeeds) => edits.set({ pointerSpeeds: [...pointerSpeeds] })}
+            onReset={reset('pointerSpeeds')}
+          />
+          <AccelerationCard
+            acceleration={settings.acceleration}
+            onChange={(acceleration) => edits.set({ acceleration })}
+            onReset={reset('acceleration')}
+          >
+            <FeelPad settings={settings} />
+          </AccelerationCard>
+        </>
+      )}
+      {hasWheel && (
+        <WheelCard
+          wheel={settings.wheel}
+          onChange={(wheel) => edits.set({ wheel })}
+          onReset={reset('wheel')}
+        />
+      )}
+      {hasButtons && (
+        <TuneCard title={WORDS.buttons} onReset={reset('swapped')}>
+          <FormControlLabel
+            label={WORDS.swapped}
+            slotProps={{ typography: { variant: 'body2' } }}
+            control={
+              <Checkbox
+                size="small"
+                checked={settings.swapped}
+                onChange={({ target }) => edits.set({ swapped: target.checked })}
+              />
+            }
+          />
+        </TuneCard>
+      )}
+      {device.controls
+        .filter(({ rotor, kind }) => rotor !== null && kind !== 'wheel')
+        .map((control) => (
+          <RotorCard key={control.id} control={control} edits={edits} />
+        ))}
+      {device.controls
+        .filter(({ spring }) => spring !== null)
+        .map((control) => (
+          <ShuttleCard key={control.id} control={control} edits={edits} />
+        ))}
+      <ThresholdsCard
+        settings={settings}
+        onChange={edits.set}
+        onReset={reset('holdMs', 'doubleMs', 'nudgeDistance', 'guardMs', 'confirmMs')}
+      />
+      {device.battery && (
+        <TuneCard title={WORDS.battery} onReset={reset('batteryWarning')}>
+          <div className="line">
+            <span>{WORDS.warnAt}</span>
+            <NumberField
+              label={WORDS.warnAt}
+              value={settings.batteryWarning}
+              min={1}
+              max={90}
+              unit={WORDS.percent}
+              onChange={(batteryWarning) => edits.set({ batteryWarning })}
+            />
+          </div>
+        </TuneCard>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,45 @@
+import {
+  type Control,
+  type Device,
+  mainTriggersOf,
+  type Trigger,
+  triggersOf,
+} from '@nimble-lever/core/devices';
+import { profileChain, resolveBehaviour } from '@nimble-lever/core/resolve';
+import { BASE_LAYER, type Setup } from '@nimble-lever/core/setup';
+import { describeAction, triggerWord } from '@nimble-lever/core/words';
+
+/** One way of using a control, and what it does there. */
+export interface ControlUse {
+  readonly trigger: Trigger;
+  /** How it is used, in a word. */
+  readonly way: string;
+  /** What it does; null for what it does by itself. */
+  readonly does: string | null;
+  readonly family: string | null;
+}
+
+/** What a control does in a profile and layer: its main uses, and of the others those that are set. */
+export function usesOf(
+  setup: Setup,
+  device: Device,
+  control: Control,
+  profile: string,
+  layer: string,
+): readonly ControlUse[] {
+  const chain = profileChain(setup, profile);
+  const layers = layer === BASE_LAYER ? [BASE_LAYER] : [layer, BASE_LAYER];
+  const main = mainTriggersOf(control);
+  return triggersOf(control).flatMap((trigger): ControlUse[] => {
+    const { decided } = resolveBehaviour(chain, layers, device.id, control.id, trigger);
+    if (!decided && !main.includes(trigger)) return [];
+    const owner = decided && setup.profiles[decided.profile];
+    const behaviour = decided?.binding.behaviour;
+    const info =
+      owner && behaviour?.kind === 'action' ? describeAction(setup, owner, behaviour.action) : null;
+    // A bare shortcut that no command has is best told by itself.
+    const name = info?.command === null && info.shortcut ? info.shortcut : info?.name;
+    const does = name ? (decided?.binding.face?.label ?? name) : behaviour?.kind === 'off' ? 'off' : null;
+    return [{ trigger, way: triggerWord(trigger), does, family: info?.family ?? null }];
+  });
+}

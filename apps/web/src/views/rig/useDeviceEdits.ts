@@ -1,0 +1,27 @@
+import type { Control, Device, DeviceSettings } from '@nimble-lever/core/devices';
+import { asItCame, changeDevice } from '@nimble-lever/core/setup';
+import { makeEdit } from '../../app/setup/edits.ts';
+import { selectSetup } from '../../app/setup/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+
+/** The edits of a device, and how it came. */
+export function useDeviceEdits(device: Device) {
+  const dispatch = useAppDispatch();
+  const setup = useAppSelector(selectSetup);
+  const change = (next: Device) => dispatch(makeEdit(changeDevice(setup, next)));
+  return {
+    change,
+    came: asItCame(device),
+    set: (settings: Partial<DeviceSettings>) =>
+      change({ ...device, settings: { ...device.settings, ...settings } }),
+    setControl: (next: Control) =>
+      change({
+        ...device,
+        controls: device.controls.map((control) => (control.id === next.id ? next : control)),
+      }),
+    removeControl: (id: string) =>
+      change({ ...device, controls: device.controls.filter((control) => control.id !== id) }),
+  };
+}
+
+export type DeviceEdits = ReturnType<typeof useDeviceEdits>;

@@ -1,0 +1,80 @@
+import { createReadStream, existsSync } from 'node:fs';
+import { createServer } from 'node:http';
+import path from 'node:path';
+import { chromium } from 'playwright-core';
+import { largeSetup } from './largeSetup.ts';
+
+const TYPES: Readonly<Record<string, string>> = {
+  '.html': 'text/html',
+  '.js': 'text/javascript',
+  '.css': 'text/css',
+  '.svg': 'image/svg+xml',
+  '.woff2': 'font/woff2',
+};
+
+/** Pixels the Board is scrolled at every frame, downwards and then to the right. */
+const STEP = 40;
+const FRAMES = 300;
+
+/** What scrolling came to: frames drawn, frames of 60 a second that were missed, and how far frames were apart, in ms. */
+export interface Scrolled {
+  readonly frames: number;
+  readonly dropped: number;
+  readonly median: number;
+  readonly p99: number;
+}
+
+/** Scrolls the Board of 20 programs × 150 controls × 4 layers in Chromium, from the page as it is built. */
+export async function scrollBoard(): Promise<Scrolled> {
+  const dist = path.resolve('apps/web/dist');
+  const server = createServer((request, response) => {
+    const { pathname } = new URL(request.url ?? '/', 'http://local');
+    const file = path.join(dist, path.normalize(pathname));
+    const found = path.extname(file) !== '' && existsSync(file) ? file : path.join(dist, 'index.html');
+    response.setHeader('content-type', TYPES[path.extname(found)] ?? 'application/octet-stream');
+    createReadStream(found).pipe(response);
+  });
+  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+  const address = server.address();
+  const port = typeof address === 'object' && address ? address.port : 0;
+  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
+  try {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    const stored = { id: 'large', revision: 0, setup: largeSetup(19, 150), log: [] };
+    await page.route('**/api/set-ups', (route) =>
+      route.fulfill({ json: [{ id: 'large', name: 'Large', revision: 0 }] }),
+    );
+    await page.route('**/api/set-ups/large', (route) => route.fulfill({ json: stored }));
+    await page.goto(`http://127.0.0.1:${port}/board`);
+    await page.getByRole('grid').waitFor();
+    // Once to warm up: what is measured is scrolling, not the first drawing of everything.
+    await page.evaluate(scrollAll, { step: STEP, count: FRAMES / 2 });
+    await page.evaluate(() => document.querySelector('[role=grid]')?.parentElement?.scrollTo(0, 0));
+    return await page.evaluate(scrollAll, { step: STEP, count: FRAMES });
+  } finally {
+    await browser.close();
+    server.close();
+  }
+}
+
+/** Runs in the page: scrolls a step a frame and looks at how far frames are apart. */
+async function scrollAll({ step, count }: { step: number; count: number }): Promise<Scrolled> {
+  const scroller = document.querySelector('[role=grid]')?.parentElement;
+  if (!scroller) throw new Error('no Board');
+  const frame = () => new Promise<number>((resolve) => requestAnimationFrame(resolve));
+  const apart: number[] = [];
+  await frame();
+  let last = await frame();
+  for (let i = 0; i < count; i++) {
+    if (i < count / 2) scroller.scrollTop += step;
+    else scroller.scrollLeft += step;
+    const now = await frame();
+    apart.push(now - last);
+    last = now;
+  }
+  const interval = 1000 / 60;
+  const dropped = apart.reduce((sum, ms) => sum + Math.max(0, Math.round(ms / interval) - 1), 0);
+  const sorted = apart.toSorted((a, b) => a - b);
+  const at = (part: number) => sorted[Math.floor(part * (count - 1))] ?? 0;
+  return { frames: count, dropped, median: at(0.5), p99: at(0.99) };
+}

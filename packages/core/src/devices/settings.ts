@@ -1,0 +1,57 @@
+import { z } from 'zod';
+import { nameSchema } from './names.ts';
+
+const milliseconds = z.number().min(20).max(5000);
+
+/** See `Acceleration`. */
+export const accelerationSchema = z
+  .strictObject({
+    max: z.number().gt(1).max(10),
+    from: z.number().min(0).max(2000),
+    to: z.number().min(1).max(5000),
+  })
+  .refine(({ from, to }) => from < to)
+  .nullable();
+
+/** How wheels scroll by themselves. */
+export const wheelSettingsSchema = z.strictObject({
+  /** Lines that one notch scrolls; a line is one wheel tick. */
+  lines: z.number().int().min(1).max(20),
+  /** Without its ratchet a wheel turns smoothly and reports degrees. */
+  free: z.boolean(),
+  /** Whether the page follows the finger, rather than the view. */
+  reversed: z.boolean(),
+});
+export type WheelSettings = z.infer<typeof wheelSettingsSchema>;
+export const USUAL_WHEEL: WheelSettings = { lines: 1, free: false, reversed: false };
+
+export const MOST_SPEEDS = 8;
+export const MOST_COMPUTERS = 3;
+
+/** What is set once for a device: times in milliseconds, distances in pixels. */
+export const deviceSettingsSchema = z.strictObject({
+  /** A press held this long is a hold. */
+  holdMs: milliseconds.default(250),
+  /** A second press this soon after the first came up is a double press. */
+  doubleMs: milliseconds.default(300),
+  /** The pointer moved this far while a control is down is a nudge. */
+  nudgeDistance: z.number().min(2).max(500).default(24),
+  /** How long a guarded press is held. */
+  guardMs: milliseconds.default(600),
+  /** How soon a guarded press must be repeated. */
+  confirmMs: milliseconds.default(2000),
+  /** Pointer speeds to choose from, as factors; the first is the one at the start. None: it has no pointer. */
+  pointerSpeeds: z.array(z.number().min(0.05).max(20)).max(MOST_SPEEDS).default([]),
+  acceleration: accelerationSchema.default(null),
+  wheel: wheelSettingsSchema.default(USUAL_WHEEL),
+  /** Left and right button change places. */
+  swapped: z.boolean().default(false),
+  /** The computers it can talk to, by name; the first is this one. None: it talks to this one only. */
+  computers: z.array(nameSchema).max(MOST_COMPUTERS).default([]),
+  /** At this charge and below its battery is low: percent. */
+  batteryWarning: z.number().int().min(1).max(90).default(15),
+});
+export type DeviceSettings = z.infer<typeof deviceSettingsSchema>;
+
+/** The settings a device comes with. */
+export const USUAL_SETTINGS: DeviceSettings = deviceSettingsSchema.parse({});

@@ -1,0 +1,36 @@
+import type { Trigger } from '../../devices/index.ts';
+
+/** What a control does by its device's own memory: nothing that needs time, layers or a computer's help. */
+export type MemoryDoes =
+  | { readonly kind: 'keys'; readonly held: boolean; readonly codes: readonly string[] }
+  /** Chords one after another. */
+  | { readonly kind: 'steps'; readonly chords: readonly (readonly string[])[] }
+  | { readonly kind: 'button'; readonly held: boolean; readonly button: number }
+  | { readonly kind: 'wheel'; readonly ticks: number; readonly axis: 'vertical' | 'horizontal' }
+  | { readonly kind: 'nothing' };
+
+/** One control's trigger in a device's memory. */
+export interface MemoryEntry {
+  readonly control: string;
+  readonly trigger: Trigger;
+  readonly does: MemoryDoes;
+}
+
+/** Why something cannot be kept in a device's memory. */
+export type MemoryReason =
+  | 'trigger'
+  | 'style'
+  | 'guard'
+  | 'target'
+  | 'heard-by'
+  | 'waits'
+  | 'macro'
+  | 'text'
+  | 'radial'
+  | 'program'
+  | 'profile'
+  | 'layer'
+  | 'message'
+  | 'pointer'
+  | 'key'
+  | 'full';

@@ -1,0 +1,119 @@
+import { type Device, isPressed, type Trigger, triggersOf } from '../../devices/index.ts';
+import { codesOf, parseSteps } from '../../keys/index.ts';
+import { profileChain, resolveBehaviour } from '../../resolve/index.ts';
+import {
+  type Action,
+  BASE_LAYER,
+  type Behaviour,
+  commandOf,
+  type Profile,
+  type Setup,
+} from '../../setup/index.ts';
+import { entryBytes, hasUsage, MEMORY_FRAME } from './memoryBytes.ts';
+import type { MemoryDoes, MemoryEntry, MemoryReason } from './memoryEntry.ts';
+
+/** What of a profile a device can keep by itself: what fits, what does not and why, and how much room it takes. */
+export interface MemoryPlan {
+  readonly entries: readonly MemoryEntry[];
+  readonly left: readonly {
+    readonly control: string;
+    readonly trigger: Trigger;
+    readonly reason: MemoryReason;
+  }[];
+  readonly bytes: number;
+}
+
+const SIMPLE: readonly Trigger[] = ['press', 'clockwise', 'anticlockwise'];
+
+/**
+ * Works out what a memory slot would hold of what a device does in a profile's base layer, its own bindings and
+ * those from below; in the order of the device's controls, as long as there is room.
+ *
+ * @param slotBytes the size of the slot
+ */
+export function planMemory(setup: Setup, device: Device, profile: string, slotBytes: number): MemoryPlan {
+  const chain = profileChain(setup, profile);
+  const entries: MemoryEntry[] = [];
+  const left: MemoryPlan['left'][number][] = [];
+  let bytes = MEMORY_FRAME;
+  for (const control of device.controls) {
+    for (const trigger of triggersOf(control)) {
+      const { decided } = resolveBehaviour(chain, [BASE_LAYER], device.id, control.id, trigger);
+      const owner = decided && setup.profiles[decided.profile];
+      if (!owner || decided.binding.behaviour.kind === 'native') continue;
+      const does = memoryDoes(setup, owner, decided.binding.behaviour, trigger);
+      if (typeof does === 'string') {
+        left.push({ control: control.id, trigger, reason: does });
+        continue;
+      }
+      const entry = { control: control.id, trigger, does };
+      if (bytes + entryBytes(entry) > slotBytes) left.push({ control: control.id, trigger, reason: 'full' });
+      else {
+        entries.push(entry);
+        bytes += entryBytes(entry);
+      }
+    }
+  }
+  return { entries, left, bytes };
+}
+
+function memoryDoes(
+  setup: Setup,
+  owner: Profile,
+  behaviour: Behaviour,
+  trigger: Trigger,
+): MemoryDoes | MemoryReason {
+  if (!SIMPLE.includes(trigger)) return 'trigger';
+  if (behaviour.kind === 'native') return { kind: 'nothing' };
+  if (behaviour.kind === 'off') return behaviour.heardBy.length > 0 ? 'heard-by' : { kind: 'nothing' };
+  const { action, style, guard, target } = behaviour;
+  if (style !== 'follow' && style !== 'tap') return 'style';
+  if (guard) return 'guard';
+  if (target) return 'target';
+  return actionDoes(setup, owner, action, style === 'follow' && isPressed(trigger));
+}
+
+function actionDoes(setup: Setup, owner: Profile, action: Action, held: boolean): MemoryDoes | MemoryReason {
+  switch (action.kind) {
+    case 'shortcut':
+      return keysDo([action.shortcut], held);
+    case 'command':
+      return keysDo([commandOf(setup, owner, action.command)?.shortcut ?? ''], held);
+    case 'sequence':
+      return keysDo(action.shortcuts, held);
+    case 'button':
+      return { kind: 'button', held, button: action.button };
+    case 'wheel':
+      return { kind: 'wheel', ticks: action.ticks, axis: action.axis };
+    case 'macro':
+      return macroDoes(setup, action.macro);
+    case 'click':
+    case 'speed':
+    case 'computer':
+      return 'pointer';
+    case 'page':
+      return 'layer';
+    default:
+      return action.kind;
+  }
+}
+
+/** Shortcuts as a chord that can be held, or as chords one after another. */
+function keysDo(shortcuts: readonly string[], held: boolean): MemoryDoes | MemoryReason {
+  const chords = shortcuts.flatMap((shortcut) => {
+    const parsed = parseSteps(shortcut);
+    return parsed.ok ? parsed.value.map(codesOf) : [];
+  });
+  const [only] = chords;
+  if (!only || !chords.flat().every(hasUsage)) return 'key';
+  return chords.length === 1 ? { kind: 'keys', held, codes: only } : { kind: 'steps', chords };
+}
+
+/** A macro of nothing but shortcuts, run once, is chords one after another. */
+function macroDoes({ macros }: Setup, id: string): MemoryDoes | MemoryReason {
+  const macro = macros.find((own) => own.id === id);
+  if (macro?.run !== 'times' || macro.times !== 1) return 'macro';
+  if (macro.steps.some(({ kind }) => kind === 'wait')) return 'waits';
+  const shortcuts = macro.steps.flatMap((step) => (step.kind === 'shortcut' ? [step.shortcut] : []));
+  return shortcuts.length === macro.steps.length ? keysDo(shortcuts, false) : 'macro';
+}

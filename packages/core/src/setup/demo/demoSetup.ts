@@ -1,0 +1,109 @@
+import { fromCatalogue } from '../../devices/index.ts';
+import type { Macro } from '../macro.ts';
+import type { RadialMenu } from '../radialMenu.ts';
+import { BASE_LAYER, type Setup } from '../setup.ts';
+import {
+  brindleProfile,
+  everywhere,
+  FAR,
+  fernwayProfile,
+  HOLD_FRAME,
+  hushboxProfile,
+  larkframeProfile,
+  PAINTS,
+  quillboardProfile,
+  tallowProfile,
+  tinCanProfile,
+} from './profiles.ts';
+import {
+  brindle,
+  demoCommonCommands,
+  fernway,
+  hushbox,
+  larkframe,
+  quillboard,
+  tallow,
+  tinCan,
+} from './programs.ts';
+
+const MODELS = [
+  'bench-dial',
+  'pocket-mouse',
+  'twelve-pad',
+  'pen-tablet',
+  'shuttle',
+  'three-pedals',
+  'wall-panel',
+] as const;
+
+/** The rig: the mouse can be used at two computers. */
+const rig = (): Setup['devices'] =>
+  MODELS.flatMap((model) => {
+    const device = fromCatalogue(model, model);
+    if (!device) return [];
+    if (model !== 'pocket-mouse') return [device];
+    return [{ ...device, settings: { ...device.settings, computers: ['Studio desk', 'Loft laptop'] } }];
+  });
+
+/** A frame held for a moment of film: doubled twice, with time for the camera in between. */
+const holdFrame = (): Macro => ({
+  id: HOLD_FRAME,
+  name: 'Hold a frame',
+  run: 'times',
+  times: 1,
+  again: 'ignore',
+  goesOn: false,
+  steps: [
+    { kind: 'shortcut', shortcut: 'D' },
+    { kind: 'wait', ms: 500 },
+    { kind: 'shortcut', shortcut: 'D' },
+    { kind: 'shortcut', shortcut: 'ArrowRight' },
+  ],
+});
+
+const paints = (): RadialMenu => {
+  const item = (label: string, icon: string | null, shortcut: string): RadialMenu['items'][number] => ({
+    label,
+    icon,
+    action: { kind: 'shortcut', shortcut },
+  });
+  return {
+    id: PAINTS,
+    name: 'Paints',
+    items: [
+      item('Next colour', 'palette', 'C'),
+      item('Larger', 'plus', ']'),
+      item('Eraser', 'eraser', 'E'),
+      item('Smaller', 'minus', '['),
+      item('Last colour', 'palette', 'Shift+C'),
+      item('Brush', 'brush', 'B'),
+    ],
+  };
+};
+
+/** Saltmarsh Paper Theatre: a two-person paper-puppet workshop finishing “The Heron's Umbrella”. */
+export function demoSetup(): Setup {
+  const profiles = [
+    everywhere(),
+    larkframeProfile(),
+    brindleProfile(),
+    hushboxProfile(),
+    tallowProfile(),
+    quillboardProfile(),
+    fernwayProfile(),
+    tinCanProfile(),
+  ];
+  return {
+    name: 'Saltmarsh Paper Theatre',
+    devices: rig(),
+    commonCommands: demoCommonCommands(),
+    programs: [larkframe(), brindle(), hushbox(), tallow(), quillboard(), fernway(), tinCan()],
+    layers: [
+      { id: BASE_LAYER, name: 'Base' },
+      { id: FAR, name: 'Far' },
+    ],
+    profiles: Object.fromEntries(profiles.map((profile) => [profile.id, profile])),
+    macros: [holdFrame()],
+    radialMenus: [paints()],
+  };
+}

@@ -1,0 +1,67 @@
+import type { Trigger } from '../../devices/index.ts';
+import { acting, type Behaviour, type Binding, type Face, type Guard, slotKey } from '../binding.ts';
+import { BASE_LAYER, type Profile } from '../setup.ts';
+
+export type Place = readonly [device: string, control: string, trigger: Trigger];
+export type Row = readonly [
+  place: Place,
+  behaviour: Behaviour,
+  extra?: { face?: Face; note?: string; layer?: string },
+];
+
+/** Where controls are: device, control, trigger. */
+export const turnOn: Place = ['bench-dial', 'dial', 'clockwise'];
+export const turnBack: Place = ['bench-dial', 'dial', 'anticlockwise'];
+export const dialPress: Place = ['bench-dial', 'dial', 'press'];
+export const mouse = (control: string, trigger: Trigger = 'press'): Place => [
+  'pocket-mouse',
+  control,
+  trigger,
+];
+export const padKey = (number: number): Place => ['twelve-pad', `key-${number}`, 'press'];
+export const knob = (which: 'upper' | 'lower', trigger: Trigger): Place => [
+  'twelve-pad',
+  `${which}-knob`,
+  trigger,
+];
+
+export const at =
+  (device: string) =>
+  (control: string, trigger: Trigger = 'press'): Place => [device, control, trigger];
+export const tablet = at('pen-tablet');
+export const shuttle = at('shuttle');
+export const pedal = at('three-pedals');
+export const panel = at('wall-panel');
+
+/** What they do: a command while pressed, a command tapped, one that asks for more… */
+export const command = (id: string): Behaviour => acting({ kind: 'command', command: id }, 'follow');
+export const tap = (id: string): Behaviour => acting({ kind: 'command', command: id }, 'tap');
+export const guarded = (id: string, guard: Guard): Behaviour => ({
+  ...acting({ kind: 'command', command: id }, 'follow'),
+  guard,
+});
+/** A fader that sends its value to a program's OSC address (Open Sound Control 1.0). */
+export const fader = (address: string): Behaviour =>
+  acting({ kind: 'message', message: { protocol: 'osc', address, low: 0, high: 1 } }, 'tap');
+export const wheel = (ticks: number): Behaviour => acting({ kind: 'wheel', ticks, axis: 'vertical' }, 'tap');
+
+export const face = (label: string, icon: string | null, colour: Face['colour']): Face => ({
+  label,
+  icon,
+  colour,
+});
+
+/** A profile of rows; each in the base layer unless it says another. */
+export const profile = (id: string, program: string | null, rows: readonly Row[]): Profile => ({
+  id,
+  name: null,
+  program,
+  rules: [],
+  basedOn: null,
+  bindings: Object.fromEntries(
+    rows.map(([[device, control, trigger], behaviour, extra]): [string, Binding] => [
+      slotKey(extra?.layer ?? BASE_LAYER, device, control, trigger),
+      { behaviour, face: extra?.face ?? null, note: extra?.note ?? null },
+    ]),
+  ),
+});
