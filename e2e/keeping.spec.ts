@@ -25,6 +25,22 @@ test('two pages: an edit in one shows in the other by itself, and both can go on
   }
 });
 
+test('what is being typed stays while another page edits', async ({ app, page, context }) => {
+  const other = await context.newPage();
+  await open(page, app.address, 'board');
+  await open(other, app.address, 'board');
+  await cell(page, 'Turn clockwise', 'Larkframe').click();
+  const chooser = page.getByRole('combobox', { name: 'Choose a command' });
+  await chooser.fill('Next pointer speed');
+  await cell(other, 'Press', 'Larkframe').click();
+  await other.getByRole('button', { name: 'Off', exact: true }).click();
+  await expect(cell(page, 'Press', 'Larkframe')).toContainText('off here');
+  await expect(chooser).toHaveValue('Next pointer speed');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect(cell(page, 'Turn clockwise', 'Larkframe')).toContainText('Next pointer speed');
+});
+
 test('a page behind the newest revision gets what it missed and keeps its own edit', async ({
   app,
   page,

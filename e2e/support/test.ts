@@ -55,8 +55,20 @@ export async function saved(page: Page): Promise<void> {
   await expect(page.locator('[data-saving=saved]')).toBeVisible();
 }
 
+/** What fades or slides in has come to rest: half faded, its colours are not those that are read. */
+async function atRest(page: Page): Promise<void> {
+  await page.waitForFunction(() =>
+    document
+      .getAnimations()
+      .every(
+        ({ playState, effect }) => playState !== 'running' || effect?.getTiming().iterations === Infinity,
+      ),
+  );
+}
+
 /** axe finds nothing serious or critical (WCAG 2.2 A and AA). */
 export async function expectAccessible(page: Page): Promise<void> {
+  await atRest(page);
   const { violations } = await new AxeBuilder({ page })
     .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
     .analyze();

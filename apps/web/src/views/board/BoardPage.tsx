@@ -67,9 +67,11 @@ export function BoardPage() {
   const { devices } = useAppSelector(selectSetup);
   const view = useAppSelector((state) => state.board.view);
   useEffect(() => keepView(view), [view]);
-  const focusCell = () => {
-    page.current?.querySelector<HTMLElement>('[role=gridcell][aria-selected=true]')?.focus();
-  };
+  const focusCell = useCallback(() => {
+    const focus = () =>
+      page.current?.querySelector<HTMLElement>('[role=gridcell][aria-selected=true]')?.focus();
+    setTimeout(focus);
+  }, []);
   return (
     <Page ref={page}>
       <RigStrip devices={devices} selected={cell?.slot ?? null} flashing={flashing} onUse={use} />
@@ -87,7 +89,7 @@ export function BoardPage() {
         {helping && <KeysHelp open onClose={() => setHelping(false)} />}
       </Suspense>
       <Suspense fallback={<div style={{ flex: 'none', height: DOCK_HEIGHT }} />}>
-        <Dock chooserRef={chooser} onDone={() => setTimeout(focusCell)} />
+        <Dock chooserRef={chooser} onDone={focusCell} />
       </Suspense>
     </Page>
   );

@@ -31,7 +31,8 @@ export function CommandChooser({ target, inputRef, onNewRing, onDone }: Props) {
   const choices = actionChoices(target);
   const info = action && describeAction(setup, profile, action);
   const own = action && (info?.command ? `command ${info.command.id}` : choiceId(action));
-  const value = choices.find(({ id }) => id === own) ?? null;
+  // Chosen by id, which stays the same while the set-up changes: with another value, what is typed is forgotten.
+  const value = own && choices.some(({ id }) => id === own) ? own : null;
   const placeholder = info && !value ? info.name : WORDS.chooseCommand;
   return (
     <Autocomplete
@@ -40,15 +41,15 @@ export function CommandChooser({ target, inputRef, onNewRing, onDone }: Props) {
       value={value}
       groupBy={({ group }) => group}
       getOptionLabel={(option) => option.name}
-      getOptionKey={({ id }) => id}
-      isOptionEqualToValue={(a, b) => a.id === b.id}
+      getOptionValue={({ id }) => id}
       filterOptions={(options, { inputValue }) => matching(options, inputValue)}
       disableClearable={value !== null}
       openOnFocus
       selectOnFocus
       blurOnSelect
       size="small"
-      onChange={(_event, choice) => {
+      onChange={(_event, id) => {
+        const choice = choices.find((choice) => choice.id === id);
         if (choice?.action) setAction(choice.action);
         else if (choice) return onNewRing();
         onDone();

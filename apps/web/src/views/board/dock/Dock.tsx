@@ -1,6 +1,6 @@
 import { styled } from '@mui/material/styles';
 import { keyOf } from '@nimble-lever/core/setup';
-import type { RefObject } from 'react';
+import { memo, type RefObject } from 'react';
 import { WORDS } from '../words.ts';
 import { DoesSection } from './DoesSection.tsx';
 import { DOCK_HEIGHT } from './dockHeight.ts';
@@ -38,8 +38,11 @@ interface Props {
   readonly onDone: () => void;
 }
 
-/** The editing dock: what the selected cell does, how it is sent, its face and note, and why. */
-export function Dock({ chooserRef, onDone }: Props) {
+/**
+ * The editing dock: what the selected cell does, how it is sent, its face and note, and why. Drawn only when
+ * that changes: drawn anew between typing and choosing, the list of commands forgets the place in it.
+ */
+export const Dock = memo(function Dock({ chooserRef, onDone }: Props) {
   const edits = useCellEdits();
   if (!edits) {
     return (
@@ -58,4 +61,4 @@ export function Dock({ chooserRef, onDone }: Props) {
       <NoteSection key={`note ${place}`} edits={edits} />
     </Box>
   );
-}
+});
