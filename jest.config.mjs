@@ -15,6 +15,6 @@ export default {
       },
     ],
   },
-  testTimeout: 120_000,
+  testTimeout: 300_000,
   moduleFileExtensions: ['ts', 'tsx', 'mjs', 'js', 'json'],
 };

@@ -140,7 +140,11 @@ test('a device talks to another computer, switched by a binding; its memory keep
   await control(page, 'Twelve pad', 'Key 5').click();
   await now.getByRole('button', { name: 'Loft laptop' }).click();
   await expect(page.getByRole('list', { name: 'What it heard' })).toContainText('Space');
+  // A device that talks to this computer still points into its windows: the middle of 48 seconds.
+  await page.getByRole('button', { name: 'Hushbox', exact: true }).click();
+  await control(page, 'Pocket mouse', 'Left').click();
   await now.getByRole('button', { name: /^This computer|Studio desk/ }).click();
+  await expect(page.getByRole('region', { name: /^Hushbox/ })).toContainText('At 24.0 s');
   await control(page, 'Twelve pad', 'Key 11').click();
   await expect(now).not.toContainText('talks to');
 });

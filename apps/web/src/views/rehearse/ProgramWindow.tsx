@@ -56,11 +56,13 @@ interface Props {
   readonly active: boolean;
   /** It runs, but its window is not shown. */
   readonly hidden: boolean;
+  /** Another desk is shown before it; it keeps its place, so that the pointer still points into it. */
+  readonly covered: boolean;
   readonly children: ReactNode;
 }
 
 /** A window of a practice program. Touching it brings it to the front; keys that reach it run its commands. */
-export function ProgramWindow({ window, place, depth, active, hidden, children }: Props) {
+export function ProgramWindow({ window, place, depth, active, hidden, covered, children }: Props) {
   const dispatch = useAppDispatch();
   const raise = () => dispatch(raiseWindow(window.id));
   const body = useRef<HTMLDivElement>(null);
@@ -89,7 +91,12 @@ export function ProgramWindow({ window, place, depth, active, hidden, children }
       data-program={window.id}
       data-active={active}
       hidden={hidden}
-      style={{ ...place, zIndex: depth, ...(hidden ? { display: 'none' } : {}) }}
+      style={{
+        ...place,
+        zIndex: depth,
+        ...(hidden ? { display: 'none' } : {}),
+        ...(covered ? { visibility: 'hidden' } : {}),
+      }}
       onPointerDownCapture={raise}
     >
       <header>

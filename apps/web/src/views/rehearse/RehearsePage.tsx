@@ -110,7 +110,8 @@ export function RehearsePage() {
                   place={where}
                   depth={order.indexOf(id) + 1}
                   active={active === id}
-                  hidden={!order.includes(id) || shown !== null}
+                  hidden={!order.includes(id)}
+                  covered={shown !== null}
                 >
                   <View />
                 </ProgramWindow>

@@ -19,17 +19,18 @@ function mainOf(window: Element): Element {
   return window.querySelector('[data-pointer]') ?? window;
 }
 
-/** A place that was given, in a program's window. */
-export function placeIn(window: Element, { from, x, y }: Place): Pointed {
+/** A place that was given, in a program's window; null where the window isn't open, so that there is no place in it. */
+export function placeIn(window: Element, { from, x, y }: Place): Pointed | null {
   const element = mainOf(window);
   const { left, top, width, height } = element.getBoundingClientRect();
+  if (width === 0 || height === 0) return null;
   const [originX, originY] =
     from === 'window' ? [left, top] : from === 'screen' ? [0, 0] : [left + width / 2, top + height / 2];
   return { element, place: { clientX: originX + x, clientY: originY + y } };
 }
 
 /** What is under the desk's pointer in a window; where that is elsewhere, the middle of the window's main part. */
-export function pointedAt(window: Element, { desk }: RootState): Pointed {
+export function pointedAt(window: Element, { desk }: RootState): Pointed | null {
   const box = surfaceBox();
   if (box && desk.pointer) {
     const [clientX, clientY] = [box.left + desk.pointer.x, box.top + desk.pointer.y];
@@ -53,7 +54,9 @@ export const movePointer =
     const { active } = getState().desk;
     const window = active && document.querySelector(`[data-program="${CSS.escape(active)}"] [data-keys]`);
     if (!window) return;
-    const { element, place } = pointedAt(window, getState());
-    const moved = { ...place, movementX: dx, movementY: dy };
-    element.dispatchEvent(new PointerEvent('pointermove', { bubbles: true, pointerId: 1, ...moved }));
+    const pointed = pointedAt(window, getState());
+    const moved = { ...pointed?.place, movementX: dx, movementY: dy };
+    pointed?.element.dispatchEvent(
+      new PointerEvent('pointermove', { bubbles: true, pointerId: 1, ...moved }),
+    );
   };

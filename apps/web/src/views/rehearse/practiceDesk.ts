@@ -77,10 +77,10 @@ export function practiceDesk(dispatch: AppDispatch, getState: () => RootState): 
   const pointer = (stroke: OfKind<'button-down' | 'button-up'>) => {
     const window = target(stroke);
     if (!window) return;
-    const { element, place } = pointed ? placeIn(window, pointed) : pointedAt(window, getState());
+    const at = pointed ? placeIn(window, pointed) : pointedAt(window, getState());
     const kind = stroke.kind === 'button-down' ? 'pointerdown' : 'pointerup';
-    const init = { button: stroke.button, bubbles: true, pointerId: 1, ...place, ...modifiers(stroke) };
-    element.dispatchEvent(new PointerEvent(kind, init));
+    const init = { button: stroke.button, bubbles: true, pointerId: 1, ...at?.place, ...modifiers(stroke) };
+    at?.element.dispatchEvent(new PointerEvent(kind, init));
     if (kind === 'pointerup') pointed = null;
   };
 

@@ -3,6 +3,7 @@ import type { Message } from '@nimble-lever/core/setup';
 import type { KeyboardEvent } from 'react';
 import { programRan } from '../../app/engine/engineSlice.ts';
 import type { AppThunk } from '../../app/store.ts';
+import { within } from './programs/standIn.ts';
 import { type PracticeProgram, type RehearseState, standInOf } from './programs/standIns.ts';
 import { endShortcut, programChanged, runShortcut, shortcutArrived, shortcutEnded } from './rehearseSlice.ts';
 import { rehearseIn } from './useRehearse.ts';
@@ -73,11 +74,11 @@ export const textArrived =
     if (told) dispatch(programRan({ program: name, command: WORDS.typed, said: `“${text}”` }));
   };
 
-/** A control message reaches a program. */
+/** A control message reaches a program; the programs know values from 0 to 1. */
 export const messageArrived =
   (program: PracticeProgram, name: string, message: Message, value: number): AppThunk =>
   (dispatch, getState) => {
-    const heard = standInOf(program).message?.(rehearseIn(getState())[program], message, value);
+    const heard = standInOf(program).message?.(rehearseIn(getState())[program], message, within(value, 0, 1));
     if (!heard) return;
     dispatch(programChanged({ program, state: { ...heard.state, lastCommand: heard.name } }));
     dispatch(programRan({ program: name, command: heard.name, said: heard.said }));

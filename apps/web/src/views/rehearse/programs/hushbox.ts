@@ -74,21 +74,29 @@ const changed = (state: HushboxState, next: Partial<Kept>): HushboxState => ({
   ...next,
 });
 
+/** What is seen about a time, as wide as asked where that can be. */
+const seen = (middle: number, wide: number): Span => {
+  const width = within(wide, CLOSEST, LENGTH);
+  const from = within(middle - width / 2, 0, LENGTH - width);
+  return { from, to: from + width };
+};
+
 /** Moves the playhead and keeps it in sight. */
 export function scrubbed(state: HushboxState, to: number): HushboxState {
   const at = within(to, 0, LENGTH);
   const { from, to: end } = state.view;
   if (at >= from && at <= end) return { ...state, at };
-  const width = end - from;
-  const start = within(at - width / 2, 0, LENGTH - width);
-  return { ...state, at, view: { from: start, to: start + width } };
+  return { ...state, at, view: seen(at, end - from) };
 }
 
-const zoomed = (state: HushboxState, factor: number): HushboxState => {
-  const width = within((state.view.to - state.view.from) * factor, CLOSEST, LENGTH);
-  const from = within(state.at - width / 2, 0, LENGTH - width);
-  return { ...state, view: { from, to: from + width } };
-};
+const zoomed = (state: HushboxState, factor: number): HushboxState => ({
+  ...state,
+  view: seen(state.at, (state.view.to - state.view.from) * factor),
+});
+const zoomedTo = (state: HushboxState, { from, to }: Span): HushboxState => ({
+  ...state,
+  view: seen((from + to) / 2, to - from),
+});
 const selected = (state: HushboxState, by: number): HushboxState => {
   const moved = scrubbed(state, state.at + by);
   const from =
@@ -97,7 +105,8 @@ const selected = (state: HushboxState, by: number): HushboxState => {
       : state.selection?.to === state.at
         ? state.selection.from
         : state.at;
-  return { ...moved, selection: { from: Math.min(from, moved.at), to: Math.max(from, moved.at) } };
+  const selection = { from: Math.min(from, moved.at), to: Math.max(from, moved.at) };
+  return { ...moved, selection: selection.from < selection.to ? selection : null };
 };
 const addedTo = (list: readonly number[], at: number) =>
   list.includes(at) ? list : [...list, at].toSorted((a, b) => a - b);
@@ -138,7 +147,7 @@ const ROWS: readonly CommandRow<HushboxState>[] = [
   [
     'Z',
     'Zoom to selection',
-    (state) => (state.selection ? { ...state, view: state.selection } : state),
+    (state) => (state.selection ? zoomedTo(state, state.selection) : state),
     viewWords,
   ],
   ['F', 'Fit in window', (state) => ({ ...state, view: WHOLE }), viewWords],

@@ -2,7 +2,7 @@ import { demoSetup } from '@nimble-lever/core/setup';
 import fc from 'fast-check';
 import { endShortcut, rehearseReducer, runShortcut, shortcutArrived } from '../rehearseSlice.ts';
 import { markBegun, markDrawn } from './brindle.ts';
-import { LENGTH, loudnessAt, playedOn } from './hushbox.ts';
+import { HUSHBOX_PROGRAM, LENGTH, loudnessAt, playedOn, scrubbed } from './hushbox.ts';
 import { playOn } from './larkframe.ts';
 import { wordEnd, wordStart } from './quillboard.ts';
 import { isPracticeProgram, type PracticeProgram, STAND_INS, standInOf } from './standIns.ts';
@@ -102,6 +102,9 @@ test.each<readonly [PracticeProgram, string, object]>([
   ['hushbox', 'L L J', { at: 12.5 }],
   ['hushbox', 'PageDown PageDown PageUp', { at: 8 }],
   ['hushbox', 'Z', { view: { from: 18, to: 24 } }],
+  ['hushbox', 'Home Shift+L Shift+J', { selection: null }],
+  ['hushbox', 'Home Shift+L Z', { view: { from: 0, to: 3 } }],
+  ['hushbox', 'End Shift+J Z Ctrl+=', { view: { from: 45, to: 48 } }],
   ['hushbox', 'Z L', { at: 12.5, view: { from: 9.5, to: 15.5 } }],
   ['hushbox', 'Home Ctrl+E M', { cuts: [0, 14], markers: [0, 8, 26] }],
   ['hushbox', 'Home Shift+L Shift+L', { selection: { from: 0, to: 1 } }],
@@ -148,6 +151,27 @@ test('Hushbox: what is heard stays between silence and full, and playing stops a
   const playing = { ...press('hushbox', 'End Space').hushbox };
   expect(playedOn(playing, 1)).toMatchObject({ at: LENGTH, playing: false });
   expect(playedOn({ ...playing, playing: false }, 1).playing).toBe(false);
+});
+
+test('Hushbox: whatever is done and wherever one points, what is seen is a part of the recording', () => {
+  const anyStep = fc.oneof(
+    fc.constantFrom(...HUSHBOX_PROGRAM.commands.map(({ shortcut }) => shortcut)),
+    fc.double({ min: -60, max: 60, noNaN: true }),
+  );
+  fc.assert(
+    fc.property(fc.array(anyStep, { maxLength: 40 }), (steps) => {
+      let state = initial;
+      for (const step of steps) {
+        if (typeof step === 'string') state = runShortcut(state, 'hushbox', step)?.state ?? state;
+        else state = { ...state, hushbox: scrubbed(state.hushbox, step) };
+        const { at, view, selection } = state.hushbox;
+        expect(at >= 0 && at <= LENGTH).toBe(true);
+        expect(view.from >= 0 && view.to <= LENGTH).toBe(true);
+        expect(view.to - view.from).toBeGreaterThan(2.999);
+        if (selection) expect(selection.to).toBeGreaterThan(selection.from);
+      }
+    }),
+  );
 });
 
 test('Tallow: a plain grade changes nothing; a wheel moves its own tone most; faders reach it as messages', () => {

@@ -19,7 +19,7 @@ export interface StandIn<State> {
   /** Wheel ticks, positive away from the person. */
   readonly wheel?: (state: State, ticks: number) => State;
   readonly text?: (state: State, text: string) => State;
-  /** A control message with its value; null for one it does not know. */
+  /** A control message with its value, from 0 to 1; null for one it does not know. */
   readonly message?: (state: State, message: Message, value: number) => Heard<State> | null;
 }
 export interface Heard<State> {
