@@ -78,8 +78,8 @@ class Reader {
   #usages: Written[] = [];
   #minimum: number | null = null;
   #delimited = 0;
-  /** The usages of the open collections, outermost first. */
-  #path: readonly Usage[] = [];
+  /** The usages of the open collections, outermost first; one list for each that is open. */
+  readonly #paths: (readonly Usage[])[] = [[]];
   #globals: Globals = {
     usagePage: 0,
     logicalMin: null,
@@ -121,14 +121,19 @@ class Reader {
     const [first] = this.#usages;
     const usage = first ? this.#complete(first, first.from) : null;
     this.#open.push({ kind, usage, collections: [], fields: [] });
-    this.#path = this.#open.flatMap((open) => open.usage ?? []);
+    const path = this.#path();
+    this.#paths.push(usage ? [...path, usage] : path);
   }
 
   #closeCollection({ at }: Item): void {
     const closed = this.#open.length > 1 ? this.#open.pop() : undefined;
     if (!closed) throw new Refused({ code: 'collection-not-open', at });
     this.#open.at(-1)?.collections.push(closed);
-    this.#path = this.#open.flatMap((open) => open.usage ?? []);
+    this.#paths.pop();
+  }
+
+  #path(): readonly Usage[] {
+    return this.#paths.at(-1) ?? [];
   }
 
   #global(item: Item): void {
@@ -216,7 +221,7 @@ class Reader {
 
   #field(item: Item, report: Field['report']): void {
     const { reportSize, reportCount, reportId } = this.#globals;
-    const flags = flagsOf(item.unsigned);
+    const flags = FLAGS[item.unsigned & FLAG_BITS] as FieldFlags;
     if (reportCount > 0 && reportSize === 0) throw new Refused({ code: 'size-missing', at: item.at });
     const key = `${report} ${reportId}`;
     const bitOffset = this.#bits.get(key) ?? 0;
@@ -224,10 +229,11 @@ class Reader {
     if (end > MOST_REPORT_BITS) throw new Refused({ code: 'report-too-long', at: item.at });
     this.#bits.set(key, end);
     if (reportCount === 0) return;
-    const chosen = this.#usages.filter(({ further }) => !further);
     const further = this.#usages.filter((each) => each.further);
+    const chosen = further.length === 0 ? this.#usages : this.#usages.filter((each) => !each.further);
     const alternatives = further.map((each) => this.#complete(each, each.from));
     const ranges = this.#ranges();
+    const path = this.#path();
     const fieldAt = (offset: number, count: number, usage: Usage | null, usages: Field['usages']): Field => ({
       report,
       reportId,
@@ -243,7 +249,7 @@ class Reader {
       physicalMax: ranges.physicalMax,
       unit: ranges.unit,
       flags,
-      path: this.#path,
+      path,
     });
     if (!flags.variable || (flags.constant && chosen.length === 0)) {
       const usages = chosen.map((each): UsageRange => {
@@ -312,3 +318,7 @@ function flagsOf(bits: number): FieldFlags {
     bufferedBytes: on(8),
   };
 }
+
+const FLAG_BITS = 0x1ff;
+/** The flags of every item there can be. */
+const FLAGS: readonly FieldFlags[] = Array.from({ length: FLAG_BITS + 1 }, (_, bits) => flagsOf(bits));
