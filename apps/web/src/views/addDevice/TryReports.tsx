@@ -85,7 +85,7 @@ export function TryReports({ device, sample, reports }: Props) {
 }
 
 function eventWords(device: Device, event: HeardEvent): string {
-  if (event.kind === 'move') return `pointer ${Math.round(event.dx)}, ${Math.round(event.dy)}`;
+  if (event.kind === 'move') return `${WORDS.pointer} ${Math.round(event.dx)}, ${Math.round(event.dy)}`;
   const name = device.controls.find(({ id }) => id === event.control)?.name ?? event.control;
   if (event.kind === 'turn') return `${name} ${event.amount > 0 ? '+' : '−'}${Math.abs(event.amount)}`;
   if (event.kind === 'position') return `${name} at ${Math.round(event.value * 100) / 100}`;

@@ -21,6 +21,7 @@ export const WORDS = {
   name: 'Name',
   add: 'Add to the rig',
   tooLarge: 'That file is larger than a report descriptor can be.',
+  pointer: 'Pointer',
   down: 'down',
   up: 'up',
 } as const;

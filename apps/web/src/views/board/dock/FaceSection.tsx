@@ -15,7 +15,7 @@ const Swatch = styled('button')<{ ownerState: { colour: (typeof FACE_COLOURS)[nu
     width: 24,
     height: 24,
     padding: 0,
-    border: `1px solid ${vars?.palette.divider}`,
+    border: `1px solid ${vars?.palette.text.secondary}`,
     borderRadius: 6,
     cursor: 'pointer',
     backgroundColor: vars?.palette.tokens.face[colour],
