@@ -53,17 +53,18 @@ test('a page behind the newest revision gets what it missed and keeps its own ed
   await expect(page.getByRole('status')).toContainText('Not saved yet: 1 edit is kept here and sent again');
 
   // Meanwhile someone else edits, by the API itself.
-  const slot = { profile: 'brindle', layer: 'base', device: 'bench-dial', control: 'dial', trigger: 'press' };
+  const at = 'profiles/brindle/bindings/base/bench-dial/dial/press';
   const entry = {
     id: crypto.randomUUID(),
-    edit: { kind: 'set-binding', slot, binding: { behaviour: { kind: 'off' }, face: null, note: null } },
+    edit: { kind: 'set', at, fields: { behaviour: { kind: 'off' } } },
     role: 'do',
-    of: null,
+    author: { id: crypto.randomUUID(), name: 'Loft' },
+    base: 0,
   };
   const answer = await fetch(`${app.address}/api/set-ups/saltmarsh/edits`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ base: 0, entries: [entry] }),
+    body: JSON.stringify({ after: 0, entries: [entry] }),
   });
   expect(answer.status).toBe(200);
 

@@ -6,105 +6,104 @@ const FOLDER = path.resolve(import.meta.dirname, '../docs/screenshots');
 
 test.use({ reducedMotion: 'reduce' } as object);
 
-for (const theme of ['light', 'dark'] as const) {
-  test(`Board, ${theme}`, async ({ app, page }) => {
-    await page.emulateMedia({ colorScheme: theme });
-    await open(page, app.address, 'board');
-    await cell(page, 'Turn clockwise', 'Larkframe').click();
-    await page.waitForTimeout(700);
-    await page.screenshot({ path: path.join(FOLDER, `board-${theme}.png`) });
-  });
+/** One theme a view, turn about. */
+test('Board', async ({ app, page }) => {
+  await page.emulateMedia({ colorScheme: 'light' });
+  await open(page, app.address, 'board');
+  await cell(page, 'Turn clockwise', 'Larkframe').click();
+  await page.waitForTimeout(700);
+  await page.screenshot({ path: path.join(FOLDER, 'board-light.png') });
+});
 
-  test(`Rehearse, ${theme}`, async ({ app, page }) => {
-    await page.emulateMedia({ colorScheme: theme });
-    await open(page, app.address, 'rehearse');
-    const dial = control(page, 'Bench dial', 'Dial');
-    await dial.focus();
-    for (let i = 0; i < 2; i++) await page.keyboard.press('ArrowLeft');
-    await page.keyboard.press('Space');
-    await control(page, 'Twelve pad', 'Key 9').click();
-    await page.getByRole('button', { name: 'Brindle', exact: true }).click();
-    await dial.focus();
-    for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowRight');
-    await control(page, 'Twelve pad', 'Key 1,').hover();
-    await page.mouse.down();
-    await page.waitForTimeout(600);
-    await page.screenshot({ path: path.join(FOLDER, `rehearse-${theme}.png`) });
-    await page.mouse.up();
-  });
+test('Rehearse', async ({ app, page }) => {
+  await page.emulateMedia({ colorScheme: 'light' });
+  await open(page, app.address, 'rehearse');
+  const dial = control(page, 'Bench dial', 'Dial');
+  await dial.focus();
+  for (let i = 0; i < 2; i++) await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('Space');
+  await control(page, 'Twelve pad', 'Key 9').click();
+  await page.getByRole('button', { name: 'Brindle', exact: true }).click();
+  await dial.focus();
+  for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowRight');
+  await control(page, 'Twelve pad', 'Key 1,').hover();
+  await page.mouse.down();
+  await page.waitForTimeout(600);
+  await page.screenshot({ path: path.join(FOLDER, 'rehearse-light.png') });
+  await page.mouse.up();
+});
 
-  test(`Board with triggers, ${theme}`, async ({ app, page }) => {
-    await page.emulateMedia({ colorScheme: theme });
-    await open(page, app.address, 'board');
-    await assignTrigger(page, 'twelve pad', 'Key 5', 'hold', 'Larkframe', 'End');
-    await assignTrigger(page, 'twelve pad', 'Key 5', 'double press', 'Larkframe', 'Home');
-    await assignTrigger(page, 'twelve pad', 'Key 5', 'nudge right', 'Larkframe', 'ArrowRight');
-    await showRows(page, '');
-    await cell(page, 'Key 5, hold', 'Larkframe').click();
-    await page.getByRole('button', { name: 'Repeat', exact: true }).click();
-    await page.waitForTimeout(500);
-    await page.screenshot({ path: path.join(FOLDER, `triggers-${theme}.png`) });
-  });
+test('Board with triggers', async ({ app, page }) => {
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await open(page, app.address, 'board');
+  await assignTrigger(page, 'twelve pad', 'Key 5', 'hold', 'Larkframe', 'End');
+  await assignTrigger(page, 'twelve pad', 'Key 5', 'double press', 'Larkframe', 'Home');
+  await assignTrigger(page, 'twelve pad', 'Key 5', 'nudge right', 'Larkframe', 'ArrowRight');
+  await showRows(page, '');
+  await cell(page, 'Key 5, hold', 'Larkframe').click();
+  await page.getByRole('button', { name: 'Repeat', exact: true }).click();
+  await page.waitForTimeout(500);
+  await page.screenshot({ path: path.join(FOLDER, 'triggers-dark.png') });
+});
 
-  test(`Rig, ${theme}`, async ({ app, page }) => {
-    await page.emulateMedia({ colorScheme: theme });
-    await open(page, app.address, 'rig');
-    await page.getByRole('button', { name: /^Twelve pad/ }).click();
-    await control(page, 'Twelve pad', 'Key 9').click();
-    await page.waitForTimeout(900);
-    await page.screenshot({ path: path.join(FOLDER, `rig-${theme}.png`) });
-  });
+test('Rig', async ({ app, page }) => {
+  await page.emulateMedia({ colorScheme: 'light' });
+  await open(page, app.address, 'rig');
+  await page.getByRole('button', { name: /^Twelve pad/ }).click();
+  await control(page, 'Twelve pad', 'Key 9').click();
+  await page.waitForTimeout(900);
+  await page.screenshot({ path: path.join(FOLDER, 'rig-light.png') });
+});
 
-  test(`Tuning, ${theme}`, async ({ app, page }) => {
-    await page.emulateMedia({ colorScheme: theme });
-    await open(page, app.address, 'rig');
-    await page.getByRole('button', { name: /^Pocket mouse/ }).click();
-    await page.getByRole('tab', { name: 'Tuning' }).click();
-    await page.getByRole('checkbox', { name: /faster hand/ }).check();
-    await page.waitForTimeout(500);
-    await page.screenshot({ path: path.join(FOLDER, `tuning-${theme}.png`) });
-  });
+test('Tuning', async ({ app, page }) => {
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await open(page, app.address, 'rig');
+  await page.getByRole('button', { name: /^Pocket mouse/ }).click();
+  await page.getByRole('tab', { name: 'Tuning' }).click();
+  await page.getByRole('checkbox', { name: /faster hand/ }).check();
+  await page.waitForTimeout(500);
+  await page.screenshot({ path: path.join(FOLDER, 'tuning-dark.png') });
+});
 
-  test(`Rehearse with a radial menu, ${theme}`, async ({ app, page }) => {
-    await page.emulateMedia({ colorScheme: theme });
-    await open(page, app.address, 'rehearse');
-    await rehearsing(page);
-    await page.getByRole('button', { name: 'Brindle', exact: true }).click();
-    await show(page, 'Pen tablet');
-    await control(page, 'Pen tablet', 'Side key 4').focus();
-    await page.keyboard.press('Space');
-    for (let i = 0; i < 2; i++) await page.keyboard.press('ArrowRight');
-    await page.waitForTimeout(400);
-    await page.screenshot({ path: path.join(FOLDER, `radial-${theme}.png`) });
-  });
+test('Rehearse with a radial menu', async ({ app, page }) => {
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await open(page, app.address, 'rehearse');
+  await rehearsing(page);
+  await page.getByRole('button', { name: 'Brindle', exact: true }).click();
+  await show(page, 'Pen tablet');
+  await control(page, 'Pen tablet', 'Side key 4').focus();
+  await page.keyboard.press('Space');
+  for (let i = 0; i < 2; i++) await page.keyboard.press('ArrowRight');
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: path.join(FOLDER, 'radial-dark.png') });
+});
 
-  test(`Keys on screen, ${theme}`, async ({ app, page }) => {
-    await page.emulateMedia({ colorScheme: theme });
-    await open(page, app.address, 'board');
-    await cell(page, 'Turn clockwise', 'Larkframe').click();
-    await page.getByRole('button', { name: 'Put it together from keys on screen' }).click();
-    const dialog = page.getByRole('dialog', { name: 'Keys on screen' });
-    await dialog.getByRole('button', { name: 'Alt', exact: true }).click();
-    await dialog.getByRole('button', { name: 'Tab', exact: true }).click();
-    await page.waitForTimeout(400);
-    await page.screenshot({ path: path.join(FOLDER, `keys-${theme}.png`) });
-  });
+test('Keys on screen', async ({ app, page }) => {
+  await page.emulateMedia({ colorScheme: 'light' });
+  await open(page, app.address, 'board');
+  await cell(page, 'Turn clockwise', 'Larkframe').click();
+  await page.getByRole('button', { name: 'Put it together from keys on screen' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Keys on screen' });
+  await dialog.getByRole('button', { name: 'Alt', exact: true }).click();
+  await dialog.getByRole('button', { name: 'Tab', exact: true }).click();
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: path.join(FOLDER, 'keys-light.png') });
+});
 
-  test(`Settings, ${theme}`, async ({ app, page }) => {
-    await page.emulateMedia({ colorScheme: theme });
-    await open(page, app.address, 'settings');
-    await page.getByRole('combobox', { name: 'Layout' }).waitFor();
-    await page.waitForTimeout(400);
-    await page.screenshot({ path: path.join(FOLDER, `settings-${theme}.png`) });
-  });
+test('Settings', async ({ app, page }) => {
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await open(page, app.address, 'settings');
+  await page.getByRole('combobox', { name: 'Layout' }).waitFor();
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: path.join(FOLDER, 'settings-dark.png') });
+});
 
-  test(`Add a device, ${theme}`, async ({ app, page }) => {
-    await page.emulateMedia({ colorScheme: theme });
-    await open(page, app.address, 'add-device');
-    await page.getByRole('button', { name: 'Pen tablet', exact: true }).click();
-    await page.getByRole('button', { name: 'Play the recording' }).click();
-    await page.getByText('Pen tip down').waitFor();
-    await page.waitForTimeout(400);
-    await page.screenshot({ path: path.join(FOLDER, `add-device-${theme}.png`) });
-  });
-}
+test('Add a device', async ({ app, page }) => {
+  await page.emulateMedia({ colorScheme: 'light' });
+  await open(page, app.address, 'add-device');
+  await page.getByRole('button', { name: 'Pen tablet', exact: true }).click();
+  await page.getByRole('button', { name: 'Play the recording' }).click();
+  await page.getByText('Pen tip down').waitFor();
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: path.join(FOLDER, 'add-device-light.png') });
+});

@@ -1,17 +1,29 @@
 #!/usr/bin/env node
-// Measures the engine, bundled as the page is: `npm run bench`, with `--json` for a program to read, `--quick`
-// for fewer events in the memory test.
+// Measures engine, Board and store, bundled as they run: `npm run bench`, with `--json` for a program to read,
+// `--quick` for fewer events in the memory test, `engine` or `store` for one part.
 import path from 'node:path';
+import { alone } from './lib/lock.mjs';
 import { ensureNpmPackages } from './lib/packages.mjs';
 import { ensureLocal, ROOT } from './lib/places.mjs';
 import { main } from './lib/say.mjs';
 
+/** The scripts know where they are from their own place, so they are not bundled. */
+const scriptsStay = {
+  name: 'scripts-stay',
+  setup: (build) =>
+    build.onResolve({ filter: /\/scripts\/lib\// }, ({ path: asked, resolveDir }) => ({
+      path: path.resolve(resolveDir, asked),
+      external: true,
+    })),
+};
+
 await main(async () => {
-  ensureNpmPackages();
+  await alone(() => ensureNpmPackages());
   const { ensureBuilt } = await import('./lib/build.mjs');
-  ensureBuilt();
+  await alone(ensureBuilt);
   const { build } = await import('esbuild');
   const { runAside } = await import('./lib/run.mjs');
+  const { openServer } = await import('./lib/database.mjs');
   const bundle = path.join(ensureLocal(), 'bench.mjs');
   await build({
     entryPoints: [path.join(ROOT, 'bench/src/main.ts')],
@@ -20,8 +32,26 @@ await main(async () => {
     platform: 'node',
     outfile: bundle,
     logLevel: 'error',
-    external: ['playwright-core'],
+    plugins: [scriptsStay],
+    external: [
+      'playwright-core',
+      'pg',
+      'typeorm',
+      'reflect-metadata',
+      'pino',
+      'pino-http',
+      'ws',
+      'express',
+      'helmet',
+    ],
   });
-  const args = ['--expose-gc', bundle, ...process.argv.slice(2)];
-  process.exitCode = await runAside(process.execPath, args, { cwd: ROOT });
+  const parts = process.argv.slice(2);
+  const database = parts.includes('engine') ? null : await alone(() => openServer('bench'));
+  try {
+    const args = ['--expose-gc', bundle, ...parts];
+    const env = { ...process.env, ...(database && { BENCH_DATABASE_URL: database.url }) };
+    process.exitCode = await runAside(process.execPath, args, { cwd: ROOT, env });
+  } finally {
+    database?.stop();
+  }
 });

@@ -6,5 +6,5 @@ import { main } from './lib/say.mjs';
 
 await main(async () => {
   ensureNpmPackages();
-  ensureBuilt();
+  await ensureBuilt();
 });

@@ -13,7 +13,7 @@ await main(async () => {
   const { runAside } = await import('./lib/run.mjs');
   const database = await openServer('test');
   try {
-    ensureBuilt();
+    await ensureBuilt();
     say('Taking the pictures…');
     const e2e = path.join(ROOT, 'e2e');
     const env = { ...process.env, TEST_DATABASE_URL: database.url, SCREENSHOTS: '1' };

@@ -1,14 +1,15 @@
 #!/usr/bin/env node
-// Everything that is tested: types and lint, unit and property tests, end-to-end tests in Chromium, on a
-// database server of its own. Words after `npm test --` choose parts: check, unit, e2e; the rest is handed
+// Everything that is tested: types and lint, unit and property tests, faults while pages edit, end-to-end tests in
+// Chromium, on a database server of its own. Words after `npm test --` choose parts: check, unit, faults, e2e; the rest is handed
 // to the runner (`npm test -- e2e board`).
 import { mkdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
+import { alone } from './lib/lock.mjs';
 import { ensureChromium, ensureDebianPackages, ensureNpmPackages } from './lib/packages.mjs';
 import { ensureLocal, ROOT } from './lib/places.mjs';
 import { main, Stop, say } from './lib/say.mjs';
 
-const PARTS = ['check', 'unit', 'e2e'];
+const PARTS = ['check', 'unit', 'faults', 'e2e'];
 
 /** What the tests are checked against, and the file each brings. */
 const REFERENCES = {
@@ -24,7 +25,7 @@ await main(async () => {
   const asked = PARTS.filter((part) => process.argv.includes(part));
   const parts = asked.length > 0 ? asked : PARTS;
   const others = process.argv.slice(2).filter((word) => !PARTS.includes(word));
-  ensureNpmPackages();
+  await alone(() => ensureNpmPackages());
   const { Tally } = await import('./lib/tally.mjs');
   const tally = new Tally();
   if (parts.includes('check')) {
@@ -32,16 +33,28 @@ await main(async () => {
     const { checks } = await import('./lib/checks.mjs');
     for (const { holds } of await checks()) tally.check(holds);
   }
+  if (parts.includes('faults')) tally.check(await faults());
   if (parts.includes('unit') || parts.includes('e2e')) await withDatabase(parts, others, tally);
   console.log(tally.line());
   process.exitCode = tally.ok ? 0 : 1;
 });
 
+/** A bounded share of `npm run soak -- --faults`: every kind of fault once, none for long. */
+async function faults() {
+  const { ensureBuilt } = await import('./lib/build.mjs');
+  const { runAside } = await import('./lib/run.mjs');
+  await alone(ensureBuilt);
+  say('Faults while pages edit…');
+  const program = path.join(ROOT, 'bench/src/faults/main.ts');
+  const share = ['--minutes', '0.1', '--longest', '2', '--pages', '3', '--seed', '20261125'];
+  return (await runAside(process.execPath, ['--import', 'tsx', program, ...share], { cwd: ROOT })) === 0;
+}
+
 async function withDatabase(parts, others, tally) {
   const { openServer } = await import('./lib/database.mjs');
   const { runAside } = await import('./lib/run.mjs');
   const { countJest, countPlaywright } = await import('./lib/tally.mjs');
-  const database = await openServer('test');
+  const database = await alone(() => openServer('test'));
   const leave = () => {
     database.stop();
     process.exit(130);
@@ -64,7 +77,7 @@ async function withDatabase(parts, others, tally) {
       const { ensureBuilt } = await import('./lib/build.mjs');
       ensureChromium();
       ensureDebianPackages(SCREEN);
-      ensureBuilt();
+      await alone(ensureBuilt);
       say('End-to-end tests in Chromium…');
       const report = path.join(reports, 'e2e.json');
       env.PLAYWRIGHT_JSON_OUTPUT_NAME = report;

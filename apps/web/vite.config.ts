@@ -40,5 +40,11 @@ export default defineConfig({
     strictPort: true,
     proxy: { '/api': { target: process.env.API ?? 'http://127.0.0.1:4680', ws: true, changeOrigin: false } },
   },
-  build: { chunkSizeWarningLimit: 900 },
+  build: {
+    chunkSizeWarningLimit: 900,
+    rolldownOptions: {
+      // With its settings, and before everything that uses it: see strictZod.ts.
+      output: { codeSplitting: { groups: [{ name: 'zod', test: /strictZod|node_modules\/zod\// }] } },
+    },
+  },
 });

@@ -1,6 +1,6 @@
 import { type Compiled, compile, INITIAL_STATE, step } from '@nimble-lever/core/engine';
 import { resolveProfile } from '@nimble-lever/core/resolve';
-import { acting, applyEdit, type Setup } from '@nimble-lever/core/setup';
+import { acting, applyEdit, type Edit, itemAt, type Setup } from '@nimble-lever/core/setup';
 import { type Times, timed } from './times.ts';
 
 /** A window each program's rules must be asked about, its title never the same twice. */
@@ -29,13 +29,11 @@ export function timeRecompile(setup: Setup, count: number): Times {
   let current = setup;
   let compiled: Compiled = compile(setup);
   const edited = Array.from({ length: 2 * count + 2 }, (_, i) => {
-    const slot = { profile: `program-${i % 199}`, layer: 'base', device: 'pad-0', control: 'key-1' } as const;
-    const binding = { behaviour: acting({ kind: 'shortcut', shortcut: 'B' }, 'tap'), face: null, note: null };
-    const applied = applyEdit(current, {
-      kind: 'set-binding',
-      slot: { ...slot, trigger: 'press' },
-      binding: i % 2 === 0 ? binding : null,
-    });
+    const place = { profile: `program-${i % 199}`, layer: 'base', device: 'pad-0', control: 'key-1' };
+    const at = itemAt.binding({ ...place, trigger: 'press' });
+    const behaviour = acting({ kind: 'shortcut', shortcut: 'B' }, 'tap');
+    const edit: Edit = i % 2 === 0 ? { kind: 'set', at, fields: { behaviour } } : { kind: 'remove', at };
+    const applied = applyEdit(current, edit);
     if (!applied.ok) throw new Error(applied.problem.code);
     current = applied.value.setup;
     return current;

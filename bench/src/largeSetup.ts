@@ -5,6 +5,7 @@ import {
   demoSetup,
   EVERYWHERE,
   executableRule,
+  numberItems,
   type Profile,
   type Rule,
   type Setup,
@@ -19,13 +20,15 @@ const PROGRAMS = 199;
 function rulesOf(program: number): Rule[] {
   const name = `program-${program}`;
   const none = { negative: false, executable: null, class: null, title: null };
-  return [
-    executableRule(name),
+  const { id: _id, ...own } = executableRule(name);
+  const rules = [
+    own,
     { ...none, class: { match: 'glob', text: `${name}-*` } },
     { ...none, title: { match: 'glob', text: `* — ${name}` } },
     { ...none, title: { match: 'regex', text: `^${name}: (shot|scene) [0-9]{2,4}$` } },
     { ...none, negative: true, title: { match: 'regex', text: `(About|Licence).*${name}` } },
-  ];
+  ] as const;
+  return numberItems(rules, 'rule');
 }
 
 /** A set-up of 200 profiles × 300 controls × 4 layers with 20,000 bindings and 995 rules; or smaller. */

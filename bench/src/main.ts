@@ -5,73 +5,86 @@ import { timeCompile, timeFront, timeRecompile } from './compiling.ts';
 import { memoryGrowth, timeEvents } from './events.ts';
 import { timeDecode, timeParse } from './hid.ts';
 import { largeSetup } from './largeSetup.ts';
+import { measureStore } from './store.ts';
 import { tapOrHold } from './tapOrHold.ts';
 
 const EVENTS = 200_000;
 const MANY = 10_000_000;
 
+const json = process.argv.includes('--json');
 const quick = process.argv.includes('--quick');
-const large = largeSetup();
 const machine = `${cpus()[0]?.model ?? 'unknown'}, Node.js ${process.version}`;
 
-// First, so that neither finds code made general by what runs later.
-const machines = tapOrHold(200_000);
-const parsing = timeParse(500);
-const decoding = timeDecode(EVENTS);
-const events = timeEvents(large, EVENTS);
-const small = timeEvents(demoSetup(), EVENTS);
-const front = timeFront(large, 5000);
-const compiling = timeCompile(large, 30);
-const recompiling = timeRecompile(large, 1000);
-const scrolling = await scrollBoard();
-const growth = memoryGrowth(large, quick ? MANY / 100 : MANY);
+if (!process.argv.includes('store')) await engine();
+const server = process.env.BENCH_DATABASE_URL;
+if (server && !process.argv.includes('engine')) {
+  const rows = await measureStore(server);
+  console.log(json ? JSON.stringify({ machine, store: rows }, null, 2) : machine);
+  if (!json) for (const row of rows) console.table(row);
+}
 
-if (process.argv.includes('--json')) {
-  const report = {
-    machine,
-    events,
-    small,
-    front,
-    compiling,
-    recompiling,
-    growth,
-    scrolling,
-    machines,
-    parsing,
-    decoding,
-  };
-  console.log(JSON.stringify(report, null, 2));
-} else {
-  const row = (what: string, { median, p99 }: typeof events, aim: string) => ({
-    what,
-    'median µs': median.toFixed(2),
-    'p99 µs': p99.toFixed(2),
-    aim,
-  });
-  console.log(`${machine}\n200 profiles × 300 controls × 4 layers, 20,000 bindings, 995 rules`);
-  console.table([
-    row('an event', events, 'under 5 at the median, 50 at p99'),
-    row('an event, demo set-up', small, ''),
-    row('deciding the profile through all rules', front.decide, 'under 200'),
-    row('a change of front, whole', front.event, 'under 200'),
-    row('compiling anew', compiling, ''),
-    row('compiling after one edit', recompiling, 'under 2000'),
-    row(`reading a descriptor of ${parsing.bytes} bytes`, parsing, 'under 1000'),
-    row('decoding an input report', decoding, ''),
-  ]);
-  console.log(`Large ÷ demo at the median: ${(events.median / small.median).toFixed(2)}`);
-  console.log(
-    `Heap after ${(quick ? MANY / 100 : MANY).toLocaleString('en')} events, against a tenth of them: ${(growth / 1024).toFixed(0)} kB more`,
-  );
-  console.log(`8,000 reports a second take ${decoding.share.toFixed(2)} % of one core (aim: under 2 %).`);
-  const { frames, dropped, median: apart, p99 } = scrolling;
-  console.log(
-    `Scrolling the Board (20 programs × 150 controls × 4 layers) in Chromium: ${dropped} frames dropped over ` +
-      `${frames} drawn; ${apart.toFixed(1)} ms apart at the median, ${p99.toFixed(1)} ms at p99.`,
-  );
-  const { ours, theirs, ratio } = machines;
-  const rate = (value: number) => Math.round(value).toLocaleString('en');
-  console.log(
-    `Tap or hold, events a second: ours ${rate(ours)}, xstate ${rate(theirs)}, ours ÷ theirs ${ratio.toFixed(1)}`,
-  );
+/** Engine, descriptors and the Board. */
+async function engine() {
+  const large = largeSetup();
+  // First, so that neither finds code made general by what runs later.
+  const machines = tapOrHold(200_000);
+  const parsing = timeParse(500);
+  const decoding = timeDecode(EVENTS);
+  const events = timeEvents(large, EVENTS);
+  const small = timeEvents(demoSetup(), EVENTS);
+  const front = timeFront(large, 5000);
+  const compiling = timeCompile(large, 30);
+  const recompiling = timeRecompile(large, 1000);
+  const scrolling = await scrollBoard();
+  const growth = memoryGrowth(large, quick ? MANY / 100 : MANY);
+
+  if (json) {
+    const report = {
+      machine,
+      events,
+      small,
+      front,
+      compiling,
+      recompiling,
+      growth,
+      scrolling,
+      machines,
+      parsing,
+      decoding,
+    };
+    console.log(JSON.stringify(report, null, 2));
+  } else {
+    const row = (what: string, { median, p99 }: typeof events, aim: string) => ({
+      what,
+      'median µs': median.toFixed(2),
+      'p99 µs': p99.toFixed(2),
+      aim,
+    });
+    console.log(`${machine}\n200 profiles × 300 controls × 4 layers, 20,000 bindings, 995 rules`);
+    console.table([
+      row('an event', events, 'under 5 at the median, 50 at p99'),
+      row('an event, demo set-up', small, ''),
+      row('deciding the profile through all rules', front.decide, 'under 200'),
+      row('a change of front, whole', front.event, 'under 200'),
+      row('compiling anew', compiling, ''),
+      row('compiling after one edit', recompiling, 'under 2000'),
+      row(`reading a descriptor of ${parsing.bytes} bytes`, parsing, 'under 1000'),
+      row('decoding an input report', decoding, ''),
+    ]);
+    console.log(`Large ÷ demo at the median: ${(events.median / small.median).toFixed(2)}`);
+    console.log(
+      `Heap after ${(quick ? MANY / 100 : MANY).toLocaleString('en')} events, against a tenth of them: ${(growth / 1024).toFixed(0)} kB more`,
+    );
+    console.log(`8,000 reports a second take ${decoding.share.toFixed(2)} % of one core (aim: under 2 %).`);
+    const { frames, dropped, median: apart, p99 } = scrolling;
+    console.log(
+      `Scrolling the Board (20 programs × 150 controls × 4 layers) in Chromium: ${dropped} frames dropped over ` +
+        `${frames} drawn; ${apart.toFixed(1)} ms apart at the median, ${p99.toFixed(1)} ms at p99.`,
+    );
+    const { ours, theirs, ratio } = machines;
+    const rate = (value: number) => Math.round(value).toLocaleString('en');
+    console.log(
+      `Tap or hold, events a second: ours ${rate(ours)}, xstate ${rate(theirs)}, ours ÷ theirs ${ratio.toFixed(1)}`,
+    );
+  }
 }

@@ -1,6 +1,7 @@
 import { randomBytes } from 'node:crypto';
-import { freePort } from '../../scripts/lib/cluster.mjs';
+import pg from 'pg';
 import { dropDatabase, ensureDatabase, sibling } from '../../scripts/lib/databases.mjs';
+import { freePort } from '../../scripts/lib/ports.mjs';
 import { spawnServer } from '../../scripts/lib/server.mjs';
 
 /** A running server on a database of its own. */
@@ -10,6 +11,8 @@ export interface RunningApp {
   kill(): Promise<void>;
   /** Starts it again on the same database and port. */
   restart(): Promise<void>;
+  /** Does something to its database, as a broken version or a careless hand might. */
+  query(sql: string): Promise<void>;
   /** Stops it in order and drops its database. */
   stop(): Promise<void>;
 }
@@ -29,6 +32,12 @@ export async function startApp(): Promise<RunningApp> {
     kill: async () => {
       running.child.kill('SIGKILL');
       await running.exited;
+    },
+    query: async (sql) => {
+      const client = new pg.Client({ connectionString: settings.DATABASE_URL });
+      await client.connect();
+      await client.query(sql);
+      await client.end();
     },
     restart: async () => {
       running = await start(settings);

@@ -48,6 +48,8 @@ export async function open(
 /** Rehearse is shown, and no longer the view before it, which has drawings of its own. */
 export async function rehearsing(page: Page): Promise<void> {
   await expect(page.getByRole('region', { name: 'Practice desk' })).toBeVisible();
+  // Drawn is not yet listening: that comes with the next turn.
+  await page.evaluate(() => new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve))));
 }
 
 /** Everything is saved. */

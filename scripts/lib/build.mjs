@@ -1,18 +1,51 @@
-import { existsSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import path from 'node:path';
-import { binOf, ROOT, WEB_DIST } from './places.mjs';
+import { binOf, ROOT, SERVER_DIST, WEB_DIST } from './places.mjs';
 import { run } from './run.mjs';
 import { say } from './say.mjs';
 import { hashOf, isStamped, stamp } from './stamp.mjs';
 
-/** Builds the page unless what is built came from the sources as they are now. */
-export function ensureBuilt() {
-  const sources = ['apps/web', 'packages/core', 'package-lock.json'].map((place) => path.join(ROOT, place));
-  const hash = hashOf(sources);
+const hashOfPlaces = (...places) => hashOf(places.map((place) => path.join(ROOT, place)));
+
+/** Builds page and server unless what is built came from the sources as they are now. */
+export async function ensureBuilt() {
+  ensurePage();
+  await ensureServer();
+}
+
+function ensurePage() {
+  const hash = hashOfPlaces('apps/web', 'packages/core', 'package-lock.json');
   const file = path.join(WEB_DIST, '.stamp');
   if (existsSync(path.join(WEB_DIST, 'index.html')) && isStamped(file, hash)) return;
   say('Building the page…');
   const web = path.join(ROOT, 'apps/web');
   run(process.execPath, [binOf('vite', web, 'bin/vite.js'), 'build', '--logLevel', 'warn'], { cwd: web });
+  stamp(file, hash);
+}
+
+/** The server as two files, so that neither it nor its worker translates anything when it starts. */
+async function ensureServer() {
+  const hash = hashOfPlaces('apps/server', 'packages/core', 'package-lock.json', 'scripts/lib/build.mjs');
+  const file = path.join(SERVER_DIST, '.stamp');
+  if (existsSync(path.join(SERVER_DIST, 'main.mjs')) && isStamped(file, hash)) return;
+  say('Building the server…');
+  const server = path.join(ROOT, 'apps/server');
+  const { dependencies } = JSON.parse(readFileSync(path.join(server, 'package.json'), 'utf8'));
+  const { build } = await import('esbuild');
+  await build({
+    entryPoints: {
+      main: path.join(server, 'src/main.ts'),
+      storeWorker: path.join(server, 'src/worker/storeWorker.ts'),
+    },
+    outdir: SERVER_DIST,
+    outExtension: { '.js': '.mjs' },
+    bundle: true,
+    format: 'esm',
+    platform: 'node',
+    target: 'node20',
+    sourcemap: true,
+    logLevel: 'error',
+    external: Object.keys(dependencies).filter((name) => !name.startsWith('@nimble-lever/')),
+  });
   stamp(file, hash);
 }

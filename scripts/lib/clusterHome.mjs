@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { chmodSync, existsSync, mkdirSync } from 'node:fs';
 import path from 'node:path';
-import { ensureLocal, ROOT } from './places.mjs';
+import { ensureLocal, LOCAL } from './places.mjs';
 import { quiet, run } from './run.mjs';
 import { Stop, say } from './say.mjs';
 
@@ -16,16 +16,20 @@ export function clusterHome(name) {
   const inClone = path.join(ensureLocal(), `postgres-${name}`);
   if (!asRoot) {
     mkdirSync(inClone, { recursive: true, mode: 0o700 });
-    return { folder: inClone, asOwner: (command, args) => quiet(command, args), owned: () => undefined };
+    return {
+      folder: inClone,
+      asOwner: (command, args, input) => quiet(command, args, { input }),
+      owned: () => undefined,
+    };
   }
   if (!quiet('id', ['-u', ACCOUNT]).ok) {
     throw new Stop(
       `PostgreSQL cannot run as root, and there is no account “${ACCOUNT}”. Start as an ordinary user.`,
     );
   }
-  const folder = canReach(ROOT)
+  const folder = canReach(LOCAL)
     ? inClone
-    : path.join('/var/lib/nimble-lever', placeOf(ROOT), `postgres-${name}`);
+    : path.join('/var/lib/nimble-lever', placeOf(LOCAL), `postgres-${name}`);
   if (!existsSync(folder)) {
     mkdirSync(folder, { recursive: true });
     if (folder !== inClone)
@@ -35,7 +39,8 @@ export function clusterHome(name) {
   run('chown', [ACCOUNT, folder]);
   return {
     folder,
-    asOwner: (command, args) => quiet('runuser', ['-u', ACCOUNT, '--', command, ...args], { cwd: '/' }),
+    asOwner: (command, args, input) =>
+      quiet('runuser', ['-u', ACCOUNT, '--', command, ...args], { cwd: '/', input }),
     owned: (file) => run('chown', [ACCOUNT, file]),
   };
 }

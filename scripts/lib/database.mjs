@@ -12,5 +12,5 @@ export async function openServer(name) {
     return { url: given, given: true, stop: () => undefined };
   }
   const cluster = await startCluster(name);
-  return { url: cluster.urlOf('postgres'), given: false, stop: cluster.stop };
+  return { url: cluster.urlOf('postgres'), given: false, stop: cluster.stop, cluster };
 }

@@ -6,11 +6,14 @@ import { fileURLToPath } from 'node:url';
 /** The root of this clone. */
 export const ROOT = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '../..');
 
-/** What belongs to this clone on this computer: never committed. */
-export const LOCAL = path.join(ROOT, '.local');
+/** What belongs to this clone on this computer: never committed. `LOCAL_DIR` puts it elsewhere. */
+export const LOCAL = path.resolve(process.env.LOCAL_DIR || path.join(ROOT, '.local'));
 
 /** Where the built page is. */
 export const WEB_DIST = path.join(ROOT, 'apps/web/dist');
+
+/** Where the built server is. */
+export const SERVER_DIST = path.join(ROOT, 'apps/server/dist');
 
 /** Makes the folder of local things. */
 export function ensureLocal() {

@@ -1,16 +1,19 @@
 import { spawn } from 'node:child_process';
 import path from 'node:path';
-import { ROOT, WEB_DIST } from './places.mjs';
+import { ROOT, SERVER_DIST, WEB_DIST } from './places.mjs';
 
 /** Exit code with which the server says that its port is in use. */
 export const PORT_TAKEN = 98;
+
+/** Exit code with which it says that the database cannot be used; it has told why. */
+export const UNUSABLE = 97;
 
 /**
  * Starts the server in a process group of its own, so that Ctrl+C reaches only this process, which then
  * stops things in order. `ready` resolves with the address, or with null when the server ended before.
  */
 export function spawnServer(settings, { quietly = false } = {}) {
-  const child = spawn(process.execPath, ['--import', 'tsx', path.join(ROOT, 'apps/server/src/main.ts')], {
+  const child = spawn(process.execPath, ['--enable-source-maps', path.join(SERVER_DIST, 'main.mjs')], {
     cwd: ROOT,
     env: { ...process.env, WEB_DIST, ...settings },
     stdio: ['ignore', quietly ? 'ignore' : 'inherit', 'inherit', 'ipc'],
@@ -18,7 +21,7 @@ export function spawnServer(settings, { quietly = false } = {}) {
   });
   const exited = new Promise((resolve) => child.once('exit', (code, signal) => resolve({ code, signal })));
   const ready = new Promise((resolve) => {
-    child.once('message', ({ address }) => resolve(address));
+    child.once('message', ({ address, entrance }) => resolve(entrance ?? address));
     exited.then(() => resolve(null));
   });
   return { child, ready, exited };

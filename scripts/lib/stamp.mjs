@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
+import { ROOT } from './places.mjs';
 
 const SKIPPED = new Set(['node_modules', 'dist', '.local', '.git']);
 
@@ -18,7 +19,8 @@ function addTo(hash, place) {
     for (const name of names.sort()) addTo(hash, path.join(place, name));
     return;
   }
-  hash.update(`${place}\0`).update(readFileSync(place));
+  // A clone that was copied or moved has the same hash: its place does not count.
+  hash.update(`${path.relative(ROOT, place)}\0`).update(readFileSync(place));
 }
 
 /** Whether a stamp file holds this hash. */

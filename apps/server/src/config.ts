@@ -11,6 +11,12 @@ const configSchema = z.object({
   INSTANCE: z.string().max(100).default(''),
   /** Where the built page is; empty serves the API alone. */
   WEB_DIST: z.string().default(''),
+  /** `key`: only who opened the address with the secret gets in. */
+  ACCESS: z.enum(['open', 'key']).default('open'),
+  /** The secret; one is made where there is none. */
+  ACCESS_KEY: z.string().max(200).default(''),
+  /** How long the database may take over one query: milliseconds. */
+  QUERY_LIMIT_MS: z.coerce.number().int().min(100).max(600_000).default(10_000),
   LOG_LEVEL: z.enum(['fatal', 'error', 'warn', 'info', 'debug', 'trace', 'silent']).default('info'),
 });
 export type Config = z.infer<typeof configSchema>;

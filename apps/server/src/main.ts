@@ -2,18 +2,31 @@ import { readFileSync } from 'node:fs';
 import { pino } from 'pino';
 import { readConfig } from './config.ts';
 import { startServer } from './server.ts';
+import { UnusableDatabase } from './worker/storeClient.ts';
 
-/** Exit code for a port that something else uses; the start command says so in words. */
+/** Exit codes that the start command puts into words: the port is in use; the database cannot be used. */
 const PORT_TAKEN = 98;
+const UNUSABLE = 97;
 
 const { version } = JSON.parse(readFileSync(new URL('../../../package.json', import.meta.url), 'utf8'));
 const config = readConfig(process.env);
 const log = pino({ level: config.LOG_LEVEL });
 
+// Nothing that is asked of the server may end it. What nobody foresaw is logged, and the next request is served.
+process.on('uncaughtException', (error) =>
+  log.error({ err: error }, 'Something nobody expected went wrong.'),
+);
+process.on('unhandledRejection', (error) =>
+  log.error({ err: error }, 'Something nobody expected went wrong.'),
+);
+
 try {
-  const server = await startServer(config, version, log);
+  // Built, the worker is a file beside this one; else it is read as it is written.
+  const isBuilt = import.meta.url.endsWith('.mjs');
+  const worker = new URL(isBuilt ? './storeWorker.mjs' : './worker/start.mjs', import.meta.url);
+  const server = await startServer(config, version, log, worker);
   log.info({ address: server.address }, 'Nimble Lever is served.');
-  process.send?.({ kind: 'ready', address: server.address });
+  process.send?.({ kind: 'ready', address: server.address, entrance: server.entrance });
   let stopping = false;
   const stop = async () => {
     if (stopping) return;
@@ -25,9 +38,19 @@ try {
   process.on('SIGINT', stop);
   process.on('disconnect', stop);
 } catch (error) {
-  const taken = (error as NodeJS.ErrnoException).code === 'EADDRINUSE';
-  if (taken) log.fatal(`Port ${config.PORT} is in use.`);
-  else log.fatal({ err: error }, 'The server could not start.');
-  process.exitCode = taken ? PORT_TAKEN : 1;
-  setTimeout(() => process.exit(), 200).unref();
+  process.exit(told(error));
+}
+
+/** Says why the server could not start; gives the exit code. */
+function told(error: unknown): number {
+  if ((error as NodeJS.ErrnoException).code === 'EADDRINUSE') {
+    console.error(`Port ${config.PORT} is in use.`);
+    return PORT_TAKEN;
+  }
+  if (error instanceof UnusableDatabase) {
+    console.error(error.message);
+    return UNUSABLE;
+  }
+  log.fatal({ err: error }, 'The server could not start.');
+  return 1;
 }

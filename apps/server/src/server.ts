@@ -1,40 +1,73 @@
+import { randomBytes } from 'node:crypto';
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { demoSetup } from '@nimble-lever/core/setup';
 import type { Logger } from 'pino';
 import type { Config } from './config.ts';
-import { openDatabase } from './database/dataSource.ts';
+import { Access } from './http/access.ts';
 import { createApp } from './http/app.ts';
 import { isAllowed } from './http/guard.ts';
-import { EditListener } from './live/editListener.ts';
+import { answerMalformed } from './http/malformed.ts';
 import { LivePages } from './live/livePages.ts';
-import { SetupStore } from './store/setupStore.ts';
+import { StoreClient } from './worker/storeClient.ts';
 
 /** The id of the set-up that an empty database gets. */
 export const DEMO_ID = 'saltmarsh';
 
+/** A request must have come in whole by then. */
+const REQUEST_LIMIT_MS = 60_000;
+
 export interface RunningServer {
   readonly address: string;
+  /** The address that opens the page: with the key, where one is asked for. */
+  readonly entrance: string;
+  /** How many live connections there are. */
+  readonly livePages: () => number;
   close(): Promise<void>;
 }
 
-/** Opens the database, loads the demo where it is empty, and serves. Resolves when requests are taken. */
-export async function startServer(config: Config, version: string, log: Logger): Promise<RunningServer> {
-  const source = await openDatabase(config.DATABASE_URL);
-  const store = new SetupStore(source);
-  if (await store.createFirst(DEMO_ID, demoSetup())) {
-    log.info('The database was empty; the demo set-up was loaded.');
-  }
+/**
+ * Opens the database, loads the demo where it is empty, and serves. Resolves when requests are taken; throws
+ * `UnusableDatabase` where the database cannot be used. `worker` is the file of the thread that keeps the set-ups.
+ */
+export async function startServer(
+  config: Config,
+  version: string,
+  log: Logger,
+  worker: URL | string,
+): Promise<RunningServer> {
+  const settings = {
+    url: config.DATABASE_URL,
+    logLevel: config.LOG_LEVEL,
+    queryLimitMs: config.QUERY_LIMIT_MS,
+    first: DEMO_ID,
+  };
+  const key = config.ACCESS === 'key' ? config.ACCESS_KEY || randomBytes(24).toString('hex') : null;
+  const access = new Access(key);
   const furtherHosts = config.ALLOWED_HOSTS.split(',').filter(Boolean);
-  const pages = new LivePages(store, (request) => isAllowed(request, furtherHosts), log);
-  const listener = new EditListener(config.DATABASE_URL, (setUp) => pages.tell(setUp), log);
-  await listener.open();
-  const server = createServer(createApp({ config, source, store, version, furtherHosts, log }));
+  const store = new StoreClient(worker, settings, (news) => pages.tell(news), log);
+  const pages = new LivePages(
+    store,
+    (request) => isAllowed(request, furtherHosts) && access.mayEnter(request.headers),
+    log,
+  );
+  const server = createServer(createApp({ config, store, access, version, furtherHosts, log }));
+  server.requestTimeout = REQUEST_LIMIT_MS;
+  server.on('clientError', answerMalformed);
   pages.attach(server);
-  await listen(server, config);
+  try {
+    await store.start();
+    await listen(server, config);
+  } catch (error) {
+    pages.close();
+    await store.close();
+    throw error;
+  }
   const { port } = server.address() as AddressInfo;
+  const address = `http://${config.HOST}:${port}`;
   return {
-    address: `http://${config.HOST}:${port}`,
+    address,
+    entrance: key === null ? address : `${address}/?key=${key}`,
+    livePages: () => pages.count,
     close: async () => {
       pages.close();
       await new Promise<void>((resolve) => {
@@ -42,8 +75,7 @@ export async function startServer(config: Config, version: string, log: Logger):
         server.closeIdleConnections();
         setTimeout(() => server.closeAllConnections(), 1000).unref();
       });
-      await listener.close();
-      await source.destroy();
+      await store.close();
     },
   };
 }
@@ -51,6 +83,9 @@ export async function startServer(config: Config, version: string, log: Logger):
 function listen(server: Server, config: Config): Promise<void> {
   return new Promise((resolve, reject) => {
     server.once('error', reject);
-    server.listen(config.PORT, config.HOST, resolve);
+    server.listen(config.PORT, config.HOST, () => {
+      server.off('error', reject);
+      resolve();
+    });
   });
 }

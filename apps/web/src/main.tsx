@@ -1,3 +1,4 @@
+import './app/strictZod.ts';
 import '@fontsource-variable/atkinson-hyperlegible-next/index.css';
 import '@fontsource-variable/atkinson-hyperlegible-mono/index.css';
 import { StrictMode } from 'react';

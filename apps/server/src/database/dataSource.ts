@@ -1,38 +1,86 @@
 import 'reflect-metadata';
 import { DataSource } from 'typeorm';
 import { DeviceOrigins1764300000000 } from './deviceOrigins.ts';
+import { EditsByField1764400000000 } from './editsByField.ts';
 import { EngineParts1764200000000 } from './engineParts.ts';
 import { ENTITIES } from './entities.ts';
 import { FirstTables1764000000000 } from './firstTables.ts';
+import { NewerDatabase } from './newerDatabase.ts';
 import { ProfileRules1764100000000 } from './profileRules.ts';
 
 /** Any number, the same for all copies: only one migrates at a time. */
 const MIGRATION_LOCK = 468_001;
 
-/** Connects to the database and brings its tables up to date. */
-export async function openDatabase(url: string): Promise<DataSource> {
-  const source = new DataSource({
+export const MIGRATIONS = [
+  FirstTables1764000000000,
+  ProfileRules1764100000000,
+  EngineParts1764200000000,
+  DeviceOrigins1764300000000,
+  EditsByField1764400000000,
+];
+
+const CONNECT_LIMIT_MS = 5_000;
+export const MOST_CONNECTIONS = 8;
+
+/** A query that takes longer has met a database that is frozen or overloaded: milliseconds. */
+const QUERY_LIMIT_MS = 10_000;
+
+/**
+ * Connects to the database and brings its tables up to date. Throws `NewerDatabase` where a newer version has been
+ * at them.
+ */
+export async function openDatabase(url: string, queryLimitMs = QUERY_LIMIT_MS): Promise<DataSource> {
+  const migrating = new DataSource({
+    ...options(url),
+    extra: { max: 2, connectionTimeoutMillis: CONNECT_LIMIT_MS },
+  });
+  await migrating.initialize();
+  try {
+    await migrate(migrating);
+  } finally {
+    await migrating.destroy();
+  }
+  const limits = { query_timeout: queryLimitMs, statement_timeout: queryLimitMs };
+  const extra = {
+    max: MOST_CONNECTIONS,
+    connectionTimeoutMillis: Math.min(CONNECT_LIMIT_MS, queryLimitMs),
+    keepAlive: true,
+    ...limits,
+  };
+  return new DataSource({ ...options(url), extra }).initialize();
+}
+
+function options(url: string) {
+  return {
     type: 'postgres',
     url,
     entities: ENTITIES,
-    migrations: [
-      FirstTables1764000000000,
-      ProfileRules1764100000000,
-      EngineParts1764200000000,
-      DeviceOrigins1764300000000,
-    ],
+    migrations: MIGRATIONS,
     synchronize: false,
     poolErrorHandler: () => undefined,
-    extra: { max: 10, connectionTimeoutMillis: 5000 },
-  });
-  await source.initialize();
+  } as const;
+}
+
+/** Large tables take their time, so that there is no limit here. */
+async function migrate(source: DataSource): Promise<void> {
   const lock = source.createQueryRunner();
   try {
     await lock.query('SELECT pg_advisory_lock($1)', [MIGRATION_LOCK]);
+    await refuseNewer(lock);
     await source.runMigrations({ transaction: 'each' });
   } finally {
-    await lock.query('SELECT pg_advisory_unlock($1)', [MIGRATION_LOCK]);
+    await lock.query('SELECT pg_advisory_unlock($1)', [MIGRATION_LOCK]).catch(() => undefined);
     await lock.release();
   }
-  return source;
+}
+
+async function refuseNewer(runner: { query(text: string): Promise<unknown> }): Promise<void> {
+  const [{ there }] = (await runner.query(`SELECT to_regclass('migrations') IS NOT NULL AS there`)) as [
+    { there: boolean },
+  ];
+  if (!there) return;
+  const done = (await runner.query('SELECT name FROM migrations')) as { name: string }[];
+  const known: ReadonlySet<string> = new Set(MIGRATIONS.map((migration) => new migration().name));
+  const newer = done.filter(({ name }) => !known.has(name)).map(({ name }) => name);
+  if (newer.length > 0) throw new NewerDatabase(newer);
 }

@@ -1,5 +1,5 @@
 import type { Device, Trigger } from '@nimble-lever/core/devices';
-import type { Action, Binding, Command, Edit, LogEntry } from '@nimble-lever/core/setup';
+import type { Action, Binding, Command, LogEntry } from '@nimble-lever/core/setup';
 import { EntitySchema } from 'typeorm';
 
 export interface SetUpRow {
@@ -16,6 +16,8 @@ export interface ProgramRow {
   id: string;
   position: number;
   name: string;
+  /** The name as it must be nobody else's; see `foldName`. */
+  nameKey: string;
   rules: unknown;
 }
 export interface CommandRow extends Command {
@@ -65,10 +67,16 @@ export interface EditRow {
   setUp: string;
   revision: number;
   id: string;
-  edit: Edit;
-  inverse: Edit;
+  /** The version of edits that the two are written in. */
+  format: number;
+  edit: unknown;
+  inverse: unknown;
   role: LogEntry['role'];
   of: string | null;
+  /** Null for entries from before edits had an author. */
+  authorId: string | null;
+  authorName: string | null;
+  base: number;
   at: Date;
 }
 
@@ -105,7 +113,7 @@ export const DeviceEntity = new EntitySchema<DeviceRow>({
 });
 export const ProgramEntity = new EntitySchema<ProgramRow>({
   name: 'programs',
-  columns: { setUp, id, position, name: text, rules: jsonb },
+  columns: { setUp, id, position, name: text, nameKey: { ...text, name: 'name_key' }, rules: jsonb },
 });
 export const CommandEntity = new EntitySchema<CommandRow>({
   name: 'commands',
@@ -166,10 +174,14 @@ export const EditEntity = new EntitySchema<EditRow>({
     setUp,
     revision: { type: 'int', primary: true },
     id: { type: 'uuid' },
+    format: { type: 'int' },
     edit: jsonb,
     inverse: jsonb,
     role: text,
     of: { type: 'uuid', nullable: true },
+    authorId: { name: 'author_id', type: 'uuid', nullable: true },
+    authorName: { ...nullableText, name: 'author_name' },
+    base: { type: 'int' },
     at: { type: 'timestamptz' },
   },
 });

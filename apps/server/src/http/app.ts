@@ -3,41 +3,51 @@ import express, { type Express } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
-import type { DataSource } from 'typeorm';
 import type { Config } from '../config.ts';
+import { Problem } from '../problem/problem.ts';
 import { healthRoute } from '../routes/health.ts';
 import { setUpRoutes } from '../routes/setUps.ts';
-import type { SetupStore } from '../store/setupStore.ts';
+import type { StoreClient } from '../worker/storeClient.ts';
+import type { Access } from './access.ts';
+import { answerProblems } from './answerProblems.ts';
 import { guard } from './guard.ts';
-import { answerProblems, Problem } from './problem.ts';
 
 interface Parts {
   readonly config: Config;
-  readonly source: DataSource;
-  readonly store: SetupStore;
+  readonly store: StoreClient;
+  readonly access: Access;
   readonly version: string;
   readonly furtherHosts: readonly string[];
   readonly log: Logger;
 }
 
 /** The API, and the built page beside it where there is one. */
-export function createApp({ config, source, store, version, furtherHosts, log }: Parts): Express {
+export function createApp({ config, store, access, version, furtherHosts, log }: Parts): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(pinoHttp({ logger: log, autoLogging: { ignore: (request) => !request.url?.startsWith('/api') } }));
+  app.disable('etag');
+  if (log.isLevelEnabled('info')) {
+    app.use(
+      pinoHttp({ logger: log, autoLogging: { ignore: (request) => !request.url?.startsWith('/api') } }),
+    );
+  }
+  app.use(helmet({ contentSecurityPolicy: { useDefaults: false, directives: contentPolicy }, hsts: false }));
   app.use(guard(furtherHosts));
-  app.use(helmet({ contentSecurityPolicy: { directives: contentPolicy } }));
 
   const api = express.Router();
-  api.use(express.json({ limit: '2mb' }));
-  api.use('/health', healthRoute(source, store, version, config.INSTANCE));
+  const about = { version, instance: config.INSTANCE };
+  api.use(
+    '/health',
+    healthRoute(store, about, (headers) => access.mayEnter(headers)),
+  );
+  api.use(access.guard);
   api.use('/set-ups', setUpRoutes(store));
-  api.use((request) => {
+  app.use('/api', api);
+  app.use(access.guard);
+  if (config.WEB_DIST !== '') servePage(app, config.WEB_DIST);
+  app.use((request) => {
     throw new Problem(404, 'Not here', `There is nothing at ${request.method} ${request.path}.`);
   });
-  app.use('/api', api);
-
-  if (config.WEB_DIST !== '') servePage(app, config.WEB_DIST);
   app.use(answerProblems(log));
   return app;
 }
@@ -45,19 +55,23 @@ export function createApp({ config, source, store, version, furtherHosts, log }:
 /** Everything from this server; styles inline too, since the theme writes them as the page runs. */
 const contentPolicy = {
   defaultSrc: ["'self'"],
-  styleSrc: ["'self'", "'unsafe-inline'"],
-  imgSrc: ["'self'", 'data:'],
+  baseUri: ["'self'"],
   connectSrc: ["'self'"],
-  upgradeInsecureRequests: null,
+  fontSrc: ["'self'"],
+  formAction: ["'self'"],
+  frameAncestors: ["'none'"],
+  imgSrc: ["'self'", 'data:'],
+  objectSrc: ["'none'"],
+  scriptSrc: ["'self'"],
+  scriptSrcAttr: ["'none'"],
+  styleSrc: ["'self'", "'unsafe-inline'"],
 };
 
 function servePage(app: Express, dist: string): void {
-  app.use(
-    '/assets',
-    express.static(path.join(dist, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
-  );
+  app.use('/assets', express.static(path.join(dist, 'assets'), { immutable: true, maxAge: '1y' }));
   app.use(express.static(dist, { index: false }));
-  app.get('/{*view}', (_request, response) => {
+  // Any other address is a view of the page, which finds it itself.
+  app.get(/^\/(?!(?:api|assets)(?:\/|$))/, (_request, response) => {
     response.set('Cache-Control', 'no-cache').sendFile(path.join(dist, 'index.html'));
   });
 }

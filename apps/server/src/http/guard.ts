@@ -1,6 +1,6 @@
 import type { IncomingMessage } from 'node:http';
 import type { NextFunction, Request, Response } from 'express';
-import { Problem } from './problem.ts';
+import { Problem } from '../problem/problem.ts';
 
 const LOOPBACK = ['localhost', '127.0.0.1', '[::1]'];
 
@@ -22,11 +22,9 @@ function hostName(host: string): string {
 /** Refuses requests that `isAllowed` does not let in. */
 export function guard(furtherHosts: readonly string[]) {
   return (request: Request, _response: Response, next: NextFunction): void => {
-    const refusal = new Problem(
-      403,
-      'Not from here',
-      'This server answers only to its own pages, under its own address.',
-    );
-    next(isAllowed(request, furtherHosts) ? undefined : refusal);
+    if (isAllowed(request, furtherHosts)) next();
+    else next(new Problem(403, 'Not from here', WORDS));
   };
 }
+
+const WORDS = 'This server answers only to its own pages, under its own address.';

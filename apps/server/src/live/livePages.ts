@@ -1,102 +1,187 @@
 import type { IncomingMessage, Server } from 'node:http';
 import type { Duplex } from 'node:stream';
-import type { LogEntry } from '@nimble-lever/core/setup';
+import { idSchema } from '@nimble-lever/core/devices';
+import { revisionSchema, WIRE_VERSION } from '@nimble-lever/core/setup';
 import type { Logger } from 'pino';
 import { WebSocket, WebSocketServer } from 'ws';
 import { z } from 'zod';
-import type { SetupStore } from '../store/setupStore.ts';
+import { Problem, problemJson } from '../problem/problem.ts';
+import type { News } from '../worker/messages.ts';
+import type { StoreClient } from '../worker/storeClient.ts';
 
 const HEARTBEAT_MS = 30_000;
-const querySchema = z.object({ setUp: z.string().max(64), after: z.coerce.number().int().min(0) });
+/** A page that takes nothing in is let go when so much waits for it: bytes. It connects again and asks. */
+const MOST_WAITING = 8_000_000;
+/** Messages nobody expects are answered, up to so many; then the page is let go. */
+const MOST_UNEXPECTED = 20;
+
+const querySchema = z.object({ setUp: idSchema, after: z.coerce.number().pipe(revisionSchema) });
+const missedSchema = z.object({ to: revisionSchema, text: z.string().nullable() });
+const HELLO = JSON.stringify({ kind: 'hello', version: WIRE_VERSION });
+const BEHIND = JSON.stringify({ kind: 'behind' });
+const REFUSED = JSON.stringify({ kind: 'refused', detail: 'The server expects no messages here.' });
 
 interface LivePage {
   readonly socket: WebSocket;
   readonly setUp: string;
-  /** The newest revision sent to it. */
-  revision: number;
+  /** The newest revision it has, or null while what it missed is asked for. */
+  revision: number | null;
   alive: boolean;
+  unexpected: number;
 }
 
 /** The open pages: each is told of every edit after the revision it has. */
 export class LivePages {
-  readonly #sockets = new WebSocketServer({ noServer: true, maxPayload: 1024 });
-  readonly #pages = new Set<LivePage>();
+  readonly #sockets = new WebSocketServer({ noServer: true, maxPayload: 65_536 });
+  readonly #pages = new Map<string, Set<LivePage>>();
+  /** The newest revision that was told of, by set-up. */
+  readonly #newest = new Map<string, number>();
+  /** What was missed after a revision, asked for once for all that ask at the same time. */
+  readonly #asked = new Map<string, Promise<z.infer<typeof missedSchema> | null>>();
   readonly #heartbeat: NodeJS.Timeout;
-  /** One run of telling after the other, so that entries are never sent out of order. */
-  #telling: Promise<void> = Promise.resolve();
 
   constructor(
-    private readonly store: SetupStore,
+    private readonly store: StoreClient,
     private readonly allowed: (request: IncomingMessage) => boolean,
     private readonly log: Logger,
   ) {
     this.#heartbeat = setInterval(() => this.#beat(), HEARTBEAT_MS);
+    this.#sockets.on('wsClientError', (_error, socket) => socket.destroy());
   }
 
   /** Takes WebSocket connections to `/api/live?setUp=…&after=…` on an HTTP server. */
   attach(server: Server): void {
-    server.on('upgrade', (request, socket, head) => this.#upgrade(request, socket, head));
+    server.on('upgrade', (request, socket, head) => {
+      // Whatever the other side does with its end, it must not end this process.
+      socket.on('error', () => socket.destroy());
+      try {
+        this.#upgrade(request, socket, head);
+      } catch (error) {
+        this.log.error({ err: error }, 'A connection could not be taken.');
+        refuse(socket, new Problem(500, 'Something went wrong here', 'The connection could not be taken.'));
+      }
+    });
   }
 
-  /** Sends every page of a set-up (of all, for null) the entries it does not have yet. */
-  tell(setUp: string | null): void {
-    this.#telling = this.#telling
-      .then(() => this.#tellNow(setUp))
-      .catch((error: unknown) => this.log.error({ err: error }, 'Open pages could not be told of an edit.'));
+  /** Tells the pages of a set-up that it went from one revision to another. */
+  tell({ setUp, from, to, body }: News): void {
+    this.#newest.set(setUp, to);
+    const text = body && Buffer.from(body.buffer, body.byteOffset, body.byteLength);
+    for (const page of this.#pages.get(setUp) ?? []) {
+      if (page.revision === null || page.revision >= to) continue;
+      if (text && page.revision === from) this.#send(page, text, to);
+      else void this.#tellMissed(page);
+    }
+  }
+
+  get count(): number {
+    return this.#sockets.clients.size;
   }
 
   close(): void {
     clearInterval(this.#heartbeat);
-    for (const { socket } of this.#pages) socket.close(1001, 'The server stops.');
+    for (const socket of this.#sockets.clients) socket.close(1001, 'The server stops.');
     this.#sockets.close();
   }
 
   #upgrade(request: IncomingMessage, socket: Duplex, head: Buffer): void {
-    const url = new URL(request.url ?? '/', 'http://local');
-    const query = querySchema.safeParse(Object.fromEntries(url.searchParams));
-    if (url.pathname !== '/api/live' || !query.success || !this.allowed(request)) {
-      socket.end('HTTP/1.1 403 Forbidden\r\nConnection: close\r\n\r\n');
+    if (!this.allowed(request)) {
+      const detail = 'This server answers only to its own pages, under its own address.';
+      refuse(socket, new Problem(403, 'Not from here', detail));
       return;
     }
-    this.#sockets.handleUpgrade(request, socket, head, (client) => {
-      const page: LivePage = {
-        socket: client,
-        setUp: query.data.setUp,
-        revision: query.data.after,
-        alive: true,
-      };
-      this.#pages.add(page);
-      client.on('close', () => this.#pages.delete(page));
-      client.on('error', () => client.terminate());
-      client.on('pong', () => {
-        page.alive = true;
-      });
-      this.tell(page.setUp);
-    });
+    const [path = '', query = ''] = (request.url ?? '').split('?');
+    const asked = querySchema.safeParse(Object.fromEntries(new URLSearchParams(query)));
+    if (path !== '/api/live' || !asked.success) {
+      refuse(socket, new Problem(404, 'Not here', 'There is no live connection at this address.'));
+      return;
+    }
+    this.#sockets.handleUpgrade(request, socket, head, (client) =>
+      this.#open(client, asked.data.setUp, asked.data.after),
+    );
   }
 
-  async #tellNow(setUp: string | null): Promise<void> {
-    const setUps = new Set([...this.#pages].map((page) => page.setUp));
-    for (const id of setUp === null ? setUps : setUps.has(setUp) ? [setUp] : []) {
-      const pages = [...this.#pages].filter((page) => page.setUp === id);
-      const oldest = Math.min(...pages.map(({ revision }) => revision));
-      const entries = await this.store.entriesAfter(id, oldest);
-      for (const page of pages) send(page, entries);
+  #open(socket: WebSocket, setUp: string, after: number): void {
+    const page: LivePage = { socket, setUp, revision: after, alive: true, unexpected: 0 };
+    const pages = this.#pages.get(setUp) ?? new Set();
+    this.#pages.set(setUp, pages.add(page));
+    socket.on('close', () => {
+      pages.delete(page);
+      if (pages.size === 0) this.#pages.delete(setUp);
+    });
+    socket.on('error', () => socket.terminate());
+    socket.on('pong', () => {
+      page.alive = true;
+    });
+    socket.on('message', () => {
+      page.unexpected += 1;
+      if (page.unexpected > MOST_UNEXPECTED) socket.close(1008, 'No messages are expected.');
+      else socket.send(REFUSED);
+    });
+    socket.send(HELLO);
+    void this.#tellMissed(page);
+  }
+
+  /** Tells a page what came after the revision it has, until it has all. */
+  async #tellMissed(page: LivePage): Promise<void> {
+    const after = page.revision;
+    if (after === null) return;
+    page.revision = null;
+    const missed = await this.#missed(page.setUp, after);
+    if (!missed) {
+      // It is unknown what was missed; the page asks again when it connects again.
+      page.socket.close(1013, 'Try again later.');
+      return;
     }
+    page.revision = after;
+    if (missed.text === null) {
+      this.#send(page, BEHIND, missed.to);
+      return;
+    }
+    if (missed.to > after) this.#send(page, missed.text, missed.to);
+    const newest = this.#newest.get(page.setUp) ?? missed.to;
+    if (page.revision !== null && newest > page.revision) await this.#tellMissed(page);
+  }
+
+  #missed(setUp: string, after: number): Promise<z.infer<typeof missedSchema> | null> {
+    const key = `${setUp} ${after}`;
+    const known = this.#asked.get(key);
+    if (known) return known;
+    const asked = this.store.ask({ kind: 'missed', id: setUp, after }).then(({ status, body }) => {
+      this.#asked.delete(key);
+      if (status >= 400) return null;
+      return missedSchema.parse(JSON.parse(new TextDecoder().decode(body)));
+    });
+    this.#asked.set(key, asked);
+    return asked;
+  }
+
+  #send(page: LivePage, text: string | Buffer, revision: number): void {
+    page.revision = revision;
+    if (page.socket.readyState !== WebSocket.OPEN) return;
+    if (page.socket.bufferedAmount > MOST_WAITING) page.socket.terminate();
+    else page.socket.send(text, { binary: false });
   }
 
   #beat(): void {
-    for (const page of this.#pages) {
-      if (!page.alive) page.socket.terminate();
-      page.alive = false;
-      page.socket.ping();
+    for (const pages of this.#pages.values()) {
+      for (const page of pages) {
+        if (!page.alive) page.socket.terminate();
+        page.alive = false;
+        page.socket.ping();
+      }
     }
   }
 }
 
-function send(page: LivePage, entries: readonly LogEntry[]): void {
-  const news = entries.filter(({ revision }) => revision > page.revision);
-  if (news.length === 0 || page.socket.readyState !== WebSocket.OPEN) return;
-  page.socket.send(JSON.stringify({ kind: 'edits', entries: news }));
-  page.revision = news.at(-1)?.revision ?? page.revision;
+/** Refuses a connection with a problem, as a request would be. */
+function refuse(socket: Duplex, problem: Problem): void {
+  const body = problemJson(problem);
+  const head = [
+    `HTTP/1.1 ${problem.status} ${problem.title}`,
+    'Content-Type: application/problem+json; charset=utf-8',
+    `Content-Length: ${Buffer.byteLength(body)}`,
+    'Connection: close',
+  ];
+  socket.end(`${head.join('\r\n')}\r\n\r\n${body}`);
 }

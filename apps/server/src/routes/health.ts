@@ -1,26 +1,33 @@
+import { setUpListSchema } from '@nimble-lever/core/setup';
 import { Router } from 'express';
-import type { DataSource } from 'typeorm';
-import { databaseProblem } from '../http/problem.ts';
-import type { SetupStore } from '../store/setupStore.ts';
+import { databaseProblem } from '../problem/problem.ts';
+import type { StoreClient } from '../worker/storeClient.ts';
 
-/** Who this is and whether it works: version, database state, revisions of the set-ups. */
+export interface About {
+  readonly version: string;
+  readonly instance: string;
+}
+
+/**
+ * Who this is and whether it works: version, database state and, for those who may see it, revisions of the set-ups.
+ */
 export function healthRoute(
-  source: DataSource,
-  store: SetupStore,
-  version: string,
-  instance: string,
+  store: StoreClient,
+  { version, instance }: About,
+  mayRead: (headers: { cookie?: string | undefined }) => boolean,
 ): Router {
   const router = Router();
-  router.get('/', async (_request, response) => {
+  router.get('/', async (request, response) => {
     const about = { name: 'Nimble Lever', version, instance };
-    try {
-      await source.query('SELECT 1');
-      const setUps = await store.list();
-      const revision = setUps[0]?.revision ?? null;
-      response.json({ ...about, database: 'up', revision, setUps });
-    } catch {
-      throw databaseProblem({ ...about, database: 'down', revision: null });
+    const { status, body } = await store.ask({ kind: 'health' });
+    if (status >= 400) throw databaseProblem({ ...about, database: 'down', revision: null });
+    const up = { ...about, database: 'up' };
+    if (!mayRead(request.headers)) {
+      response.json(up);
+      return;
     }
+    const setUps = setUpListSchema.parse(JSON.parse(new TextDecoder().decode(body)));
+    response.json({ ...up, revision: setUps[0]?.revision ?? null, setUps });
   });
   return router;
 }

@@ -1,67 +1,43 @@
-import { idSchema } from '@nimble-lever/core/devices';
-import { entrySchema } from '@nimble-lever/core/setup';
-import { Router } from 'express';
-import { z } from 'zod';
-import { Problem, readInput, refusalProblem } from '../http/problem.ts';
-import type { SetupStore } from '../store/setupStore.ts';
+import { MOST_REQUEST_BYTES } from '@nimble-lever/core/setup';
+import express, { type Response, Router } from 'express';
+import { PROBLEM_TYPE } from '../problem/problem.ts';
+import type { Answer, Query } from '../worker/messages.ts';
+import type { StoreClient } from '../worker/storeClient.ts';
 
-const editsBody = z.strictObject({
-  /** The revision the edits were made on. */
-  base: z.number().int().min(0),
-  entries: z.array(entrySchema).min(1).max(500),
-});
-const afterQuery = z.object({ after: z.coerce.number().int().min(0) });
-
-/** How much of the log a page gets with the set-up: what can be undone after a reload. */
-const HISTORY = 200;
-
-/** Reading set-ups and appending edits to them. */
-export function setUpRoutes(store: SetupStore): Router {
+/** Reading set-ups and saving edits to them. What is sent is read, and what is answered written, by the worker. */
+export function setUpRoutes(store: StoreClient): Router {
   const router = Router();
+  const body = express.raw({ type: () => true, limit: MOST_REQUEST_BYTES });
 
   router.get('/', async (_request, response) => {
-    response.json(await store.list());
+    send(response, await store.ask({ kind: 'list' }));
   });
-
-  router.get('/:id', async (request, response) => {
-    const id = readInput(idSchema, request.params.id);
-    const stored = await store.read(id);
-    if (!stored) throw unknownSetUp(id);
-    const log = (await store.newestEntries(id, HISTORY)).filter(
-      ({ revision }) => revision <= stored.revision,
-    );
-    response.json({ ...stored, log });
+  router.get('/:id', async ({ params: { id }, query }, response) => {
+    send(response, await store.ask({ kind: 'read', id, query: plain(query) }));
   });
-
-  router.get('/:id/edits', async (request, response) => {
-    const id = readInput(idSchema, request.params.id);
-    const { after } = readInput(afterQuery, request.query);
-    response.json(await store.entriesAfter(id, after));
+  router.get('/:id/edits', async ({ params: { id }, query }, response) => {
+    send(response, await store.ask({ kind: 'entries', id, query: plain(query) }));
   });
-
-  router.post('/:id/edits', async (request, response) => {
-    const id = readInput(idSchema, request.params.id);
-    const { base, entries } = readInput(editsBody, request.body);
-    const outcome = await store.append(id, base, entries);
-    switch (outcome.kind) {
-      case 'saved':
-        response.json({ revision: outcome.revision, entries: outcome.entries });
-        return;
-      case 'stale': {
-        const { revision, missed } = outcome;
-        const detail = `The set-up is at revision ${revision}, not ${base}. Nothing was changed; apply what was missed and send again.`;
-        throw new Problem(409, 'Someone edited in between', detail, { revision, missed });
-      }
-      case 'refused':
-        throw refusalProblem(outcome.entry, outcome.refusal);
-      case 'unknown':
-        throw unknownSetUp(id);
-    }
+  router.post('/:id/edits', body, async (request, response) => {
+    const sent: unknown = request.body;
+    const bytes = Buffer.isBuffer(sent) ? new Uint8Array(sent) : new Uint8Array();
+    send(response, await store.ask({ kind: 'append', id: request.params.id, body: bytes }));
   });
-
   return router;
 }
 
-function unknownSetUp(id: string): Problem {
-  return new Problem(404, 'No such set-up', `There is no set-up “${id}”.`);
+/** A query with nothing in it but what may go to another thread. */
+function plain(query: object): Query {
+  return JSON.parse(JSON.stringify(query));
+}
+
+/** Passes an answer of the worker on. */
+export function send(response: Response, { status, body }: Answer): void {
+  const type = status < 400 ? 'application/json; charset=utf-8' : PROBLEM_TYPE;
+  response.writeHead(status, {
+    'Content-Type': type,
+    'Content-Length': body.byteLength,
+    'Cache-Control': 'no-store',
+  });
+  response.end(body);
 }

@@ -1,110 +1,158 @@
-import { type Binding, keyOf, type Setup, setupSchema } from '@nimble-lever/core/setup';
-import type {
-  BindingRow,
-  CommandRow,
-  DeviceRow,
-  LayerRow,
-  PartRow,
-  ProfileRow,
-  ProgramRow,
-} from '../database/entities.ts';
+import { foldName } from '@nimble-lever/core/devices';
+import type { Binding, PartKind, Profile, Program, Setup, UnreadablePart } from '@nimble-lever/core/setup';
+import { keyOfRow, PART_TABLES, type Row } from '../database/tables.ts';
 
-/** A set-up as the rows of its tables. */
-export interface SetupRows {
-  readonly devices: readonly DeviceRow[];
-  readonly programs: readonly ProgramRow[];
-  readonly commands: readonly CommandRow[];
-  readonly layers: readonly LayerRow[];
-  readonly profiles: readonly ProfileRow[];
-  readonly macros: readonly PartRow[];
-  readonly radialMenus: readonly PartRow[];
-  readonly bindings: readonly BindingRow[];
+/** What differs between two states of a set-up in one table. */
+export interface TableChanges {
+  /** Keys of rows that are no longer there. */
+  readonly gone: Row[];
+  readonly changed: Row[];
+}
+export type RowChanges = Readonly<Record<PartKind, TableChanges>>;
+
+type Listed = { readonly id: string };
+
+/**
+ * The rows that lead from one state of a set-up to another; from null, all of it. Parts that both share are the same
+ * objects, so only what an edit touched is looked at.
+ */
+export function rowChanges(before: Setup | null, after: Setup): RowChanges {
+  const changes: RowChanges = {
+    device: { gone: [], changed: [] },
+    program: { gone: [], changed: [] },
+    command: { gone: [], changed: [] },
+    layer: { gone: [], changed: [] },
+    profile: { gone: [], changed: [] },
+    macro: { gone: [], changed: [] },
+    'radial-menu': { gone: [], changed: [] },
+    binding: { gone: [], changed: [] },
+  };
+  const part = (item: Listed & { name: string }, position: number): Row => ({
+    id: item.id,
+    position,
+    name: item.name,
+    body: item,
+  });
+  list(changes.device, before?.devices, after.devices, (device, position) => ({ ...device, position }));
+  list(changes.program, before?.programs, after.programs, programRow);
+  list(changes.layer, before?.layers, after.layers, (layer, position) => ({ ...layer, position }));
+  list(changes.macro, before?.macros, after.macros, part);
+  list(changes['radial-menu'], before?.radialMenus, after.radialMenus, part);
+  commands(changes.command, before, after);
+  profiles(changes, before?.profiles ?? {}, after.profiles);
+  if (before?.unreadable !== after.unreadable)
+    unreadable(changes, before?.unreadable ?? [], after.unreadable);
+  for (const kind of Object.keys(changes) as PartKind[]) keepWritten(kind, changes[kind]);
+  return changes;
 }
 
-/** The rows of a set-up. Positions are places in the set-up's own order. */
-export function toRows(setUp: string, setup: Setup): SetupRows {
-  const commandLists = [
-    { program: null, commands: setup.commonCommands },
-    ...setup.programs.map(({ id, commands }) => ({ program: id, commands })),
-  ];
+/** A row that is written under the key of one that goes only changes. */
+function keepWritten(kind: PartKind, { gone, changed }: TableChanges): void {
+  if (gone.length === 0 || changed.length === 0) return;
+  const table = PART_TABLES[kind];
+  const written = new Set(changed.map((row) => keyOfRow(table, row)));
+  const left = gone.filter((row) => !written.has(keyOfRow(table, row)));
+  gone.splice(0, gone.length, ...left);
+}
+
+function list<Item extends Listed>(
+  { gone, changed }: TableChanges,
+  before: readonly Item[] = [],
+  after: readonly Item[],
+  rowOf: (item: Item, position: number) => Row,
+): void {
+  if (before === after) return;
+  const old = new Map(before.map((item, position) => [item.id, { item, position }]));
+  for (const [position, item] of after.entries()) {
+    const known = old.get(item.id);
+    old.delete(item.id);
+    if (known?.item !== item || known.position !== position) changed.push(rowOf(item, position));
+  }
+  for (const id of old.keys()) gone.push({ id });
+}
+
+function programRow({ id, name, rules }: Program, position: number): Row {
+  return { id, position, name, nameKey: foldName(name), rules };
+}
+
+function commands(changes: TableChanges, before: Setup | null, after: Setup): void {
+  const old = new Map(before?.programs.map((program) => [program.id, program.commands]));
+  const own = (program: string | null) => (command: Setup['commonCommands'][number], position: number) => ({
+    ...command,
+    program,
+    position,
+  });
+  list(changes, before?.commonCommands, after.commonCommands, own(null));
+  for (const { id, commands: next } of after.programs) {
+    list(changes, old.get(id), next, own(id));
+    old.delete(id);
+  }
+  for (const left of old.values()) for (const { id } of left) changes.gone.push({ id });
+}
+
+function profiles(changes: RowChanges, before: Setup['profiles'], after: Setup['profiles']): void {
+  if (before === after) return;
+  for (const profile of Object.values(after)) {
+    const old = before[profile.id];
+    if (old === profile) continue;
+    if (!old || !sameOwn(old, profile)) changes.profile.changed.push(profileRow(profile));
+    bindings(changes.binding, profile.id, old?.bindings ?? {}, profile.bindings);
+  }
+  for (const old of Object.values(before)) {
+    if (Object.hasOwn(after, old.id)) continue;
+    changes.profile.gone.push({ id: old.id });
+    bindings(changes.binding, old.id, old.bindings, {});
+  }
+}
+
+function profileRow({ bindings: _bindings, ...row }: Profile): Row {
+  return row;
+}
+
+function sameOwn(a: Profile, b: Profile): boolean {
+  return a.name === b.name && a.rules === b.rules && a.program === b.program && a.basedOn === b.basedOn;
+}
+
+function bindings(
+  { gone, changed }: TableChanges,
+  profile: string,
+  before: Profile['bindings'],
+  after: Profile['bindings'],
+): void {
+  if (before === after) return;
+  for (const key in after) {
+    const binding = after[key];
+    if (binding && before[key] !== binding) changed.push(bindingRow(profile, key, binding));
+  }
+  for (const key in before) if (!Object.hasOwn(after, key)) gone.push(bindingKey(profile, key));
+}
+
+function bindingKey(profile: string, key: string): Row {
+  const [layer, device, control, trigger] = key.split('/');
+  return { profile, layer, device, control, trigger };
+}
+
+/** The command, macro and radial menu of the action stand beside it, so that the database can vouch for them. */
+function bindingRow(profile: string, key: string, { behaviour, face, note }: Binding): Row {
+  const action = behaviour.kind === 'action' ? behaviour.action : null;
   return {
-    devices: setup.devices.map((device, position) => ({ setUp, position, ...device })),
-    programs: setup.programs.map(({ id, name, rules }, position) => ({ setUp, id, position, name, rules })),
-    commands: commandLists.flatMap(({ program, commands }) =>
-      commands.map((command, position) => ({ setUp, program, position, ...command })),
-    ),
-    layers: setup.layers.map(({ id, name }, position) => ({ setUp, id, position, name })),
-    profiles: Object.values(setup.profiles).map(({ bindings: _bindings, ...profile }) => ({
-      setUp,
-      ...profile,
-    })),
-    macros: setup.macros.map((macro, position) => partRow(setUp, position, macro)),
-    radialMenus: setup.radialMenus.map((menu, position) => partRow(setUp, position, menu)),
-    bindings: Object.values(setup.profiles).flatMap(({ id, bindings }) =>
-      Object.entries(bindings).map(([key, binding]) => bindingRow(setUp, id, key, binding)),
-    ),
+    ...bindingKey(profile, key),
+    behaviour,
+    command: action?.kind === 'command' ? action.command : null,
+    macro: action?.kind === 'macro' ? action.macro : null,
+    radialMenu: action?.kind === 'radial' ? action.menu : null,
+    face,
+    note,
   };
 }
 
-function bindingRow(setUp: string, profile: string, key: string, binding: Binding): BindingRow {
-  const [layer = '', device = '', control = '', trigger = ''] = key.split('/');
-  const { behaviour, face, note } = binding;
-  const action = behaviour.kind === 'action' ? behaviour.action : null;
-  const command = action?.kind === 'command' ? action.command : null;
-  const macro = action?.kind === 'macro' ? action.macro : null;
-  const radialMenu = action?.kind === 'radial' ? action.menu : null;
-  const place = { setUp, profile, layer, device, control, trigger: trigger as BindingRow['trigger'] };
-  return { ...place, behaviour, command, macro, radialMenu, face, note };
-}
-
-function partRow(
-  setUp: string,
-  position: number,
-  part: { readonly id: string; readonly name: string },
-): PartRow {
-  return { setUp, id: part.id, position, name: part.name, body: part };
-}
-
-/** The set-up that rows stand for. Throws when they are no sound set-up, which the tables should prevent. */
-export function fromRows(name: string, rows: SetupRows): Setup {
-  const commandsOf = (owner: string | null) =>
-    inOrder(rows.commands.filter(({ program }) => program === owner)).map(
-      without('setUp', 'program', 'position'),
-    );
-  const bindingsOf = (owner: string) =>
-    Object.fromEntries(
-      rows.bindings
-        .filter(({ profile }) => profile === owner)
-        .map((row) => [keyOf(row), { behaviour: row.behaviour, face: row.face, note: row.note }]),
-    );
-  return setupSchema.parse({
-    name,
-    devices: inOrder(rows.devices).map(without('setUp', 'position')),
-    commonCommands: commandsOf(null),
-    programs: inOrder(rows.programs).map(({ id, name: programName, rules }) => ({
-      id,
-      name: programName,
-      rules,
-      commands: commandsOf(id),
-    })),
-    layers: inOrder(rows.layers).map(without('setUp', 'position')),
-    macros: partsOf(rows.macros),
-    radialMenus: partsOf(rows.radialMenus),
-    profiles: Object.fromEntries(
-      rows.profiles.map((row) => [row.id, { ...without('setUp')(row), bindings: bindingsOf(row.id) }]),
-    ),
-  });
-}
-
-function partsOf(rows: readonly PartRow[]): unknown[] {
-  return inOrder(rows).map(({ body }) => body);
-}
-
-function inOrder<Row extends { position: number }>(rows: readonly Row[]): Row[] {
-  return rows.toSorted((a, b) => a.position - b.position);
-}
-
-function without<Name extends string>(...names: readonly Name[]) {
-  return (row: object): object =>
-    Object.fromEntries(Object.entries(row).filter(([name]) => !names.includes(name as Name)));
+/** Parts that cannot be read are rows as they were found. */
+function unreadable(
+  changes: RowChanges,
+  before: readonly UnreadablePart[],
+  after: readonly UnreadablePart[],
+): void {
+  const [old, now] = [new Set(before.map(({ id }) => id)), new Set(after.map(({ id }) => id))];
+  for (const { id, part, stored } of before) if (!now.has(id)) changes[part].gone.push(stored);
+  for (const { id, part, stored } of after) if (!old.has(id)) changes[part].changed.push(stored);
 }

@@ -2,6 +2,7 @@ import { type Control, controlOf } from './control.ts';
 import type { Device } from './device.ts';
 import { freeId } from './freeId.ts';
 import type { HeardChange } from './heard.ts';
+import { cutName } from './names.ts';
 import { shapeBox } from './shapeBox.ts';
 
 /** Controls that are added stand in a row below the others: millimetres. */
@@ -26,7 +27,7 @@ export function addHeardControl(
   const shape = nextPlace(device);
   const box = shapeBox(shape);
   const [cx, cy] = [(box.left + box.right) / 2, (box.top + box.bottom) / 2];
-  const common = { id: own, name: name.slice(0, 60), heardAs: [id] };
+  const common = { id: own, name: cutName(name), heardAs: [id] };
   const control =
     change.kind === 'turn'
       ? controlOf({

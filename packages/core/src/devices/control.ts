@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { heardIdSchema } from './heardId.ts';
-import { idSchema, LINE_PATTERN, nameSchema } from './names.ts';
+import { idSchema, lineSchema, nameSchema } from './names.ts';
 import { shapeSchema } from './shape.ts';
 import { type Trigger, triggerSchema } from './trigger.ts';
 
@@ -93,7 +93,7 @@ export const controlSchema = z.strictObject({
   spring: springSchema.nullable().default(null),
   slider: sliderSchema.nullable().default(null),
   /** The words that are spoken. */
-  phrase: z.string().trim().min(1).max(200).regex(LINE_PATTERN).nullable().default(null),
+  phrase: lineSchema(200).nullable().default(null),
   native: z.partialRecord(triggerSchema, nativeOutputSchema).default({}),
   /** What a computer hears when the real control is used, for instance `key/F13`; see `Heard`. */
   heardAs: z.array(heardIdSchema).max(8).default([]),

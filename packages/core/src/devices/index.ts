@@ -21,7 +21,15 @@ export { freeId } from './freeId.ts';
 export { controlHeard, type HeardChange, type HeardInput, type HeardUse, usesHeard } from './heard.ts';
 export { heardIdSchema } from './heardId.ts';
 export { type LabelledPoint, type LabelPlace, placeLabels } from './labelPlaces.ts';
-export { idSchema, LINE_PATTERN, nameSchema } from './names.ts';
+export {
+  cutName,
+  foldName,
+  ID_PATTERN,
+  idSchema,
+  LINE_PATTERN,
+  lineSchema,
+  nameSchema,
+} from './names.ts';
 export { penTablet } from './penTablet.ts';
 export { pocketMouse } from './pocketMouse.ts';
 export { type Acceleration, pointerGain, turnFactor } from './ramp.ts';

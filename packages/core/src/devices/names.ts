@@ -4,10 +4,55 @@ import { z } from 'zod';
  * A name that stands in keys and files: lower-case letters, digits and hyphens. Ids are used as keys of
  * plain objects, so the one such word that every object has already is left out.
  */
-export const idSchema = z.string().regex(/^(?!constructor$)[a-z0-9][a-z0-9-]{0,63}$/);
+export const ID_PATTERN = /^(?!constructor$)[a-z0-9][a-z0-9-]{0,63}$/;
+export const idSchema = z.string().regex(ID_PATTERN);
 
 /** Text on one line: no control characters, no halves of characters. */
 export const LINE_PATTERN = /^[^\p{Cc}\p{Cs}]*$/u;
 
-/** What people call a thing: 1 to 60 characters, no line breaks, no space at the ends. */
-export const nameSchema = z.string().trim().min(1).max(60).regex(LINE_PATTERN);
+/** Text with something in it that is drawn: zero-width and filling characters alone are no name. */
+const VISIBLE_PATTERN = /(?![\p{Default_Ignorable_Code_Point}\u2800])[\p{L}\p{N}\p{P}\p{S}]/u;
+
+/** Text on one line that can be seen, with no space at its ends, of at most so many UTF-16 units. */
+export function lineSchema(most: number) {
+  return z
+    .string()
+    .trim()
+    .min(1)
+    .max(most)
+    .regex(LINE_PATTERN)
+    .check(({ value, issues }) => {
+      if (!VISIBLE_PATTERN.test(value)) {
+        issues.push({ code: 'custom', input: value, params: { code: 'name-unseen' } });
+      }
+    });
+}
+
+const NAME_LENGTH = 60;
+
+/** What people call a thing. */
+export const nameSchema = lineSchema(NAME_LENGTH);
+
+const graphemes = new Intl.Segmenter('en', { granularity: 'grapheme' });
+
+/**
+ * The beginning of a text that is no longer than `most` UTF-16 units, cut between what people see as
+ * characters (Unicode Standard Annex 29), so that no emoji is cut in two.
+ */
+export function cutName(text: string, most = NAME_LENGTH): string {
+  if (text.length <= most) return text;
+  let end = 0;
+  for (const { index, segment } of graphemes.segment(text.slice(0, most + 64))) {
+    if (index + segment.length > most) break;
+    end = index + segment.length;
+  }
+  return text.slice(0, end).trimEnd();
+}
+
+/**
+ * The same for names that people take for the same: in every alphabet, large and small letters are one.
+ * Going by way of large letters makes the two small Greek sigmas one too.
+ */
+export function foldName(name: string): string {
+  return name.normalize('NFC').toUpperCase().toLowerCase();
+}

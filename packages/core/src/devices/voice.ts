@@ -1,6 +1,7 @@
 import { type Control, controlOf } from './control.ts';
 import { type Device, deviceOf } from './device.ts';
 import { freeId } from './freeId.ts';
+import { cutName } from './names.ts';
 
 /** Phrases stand one below the other: millimetres from one to the next. */
 const PITCH = 24;
@@ -8,7 +9,7 @@ const PITCH = 24;
 function phraseAt(id: string, phrase: string, index: number): Control {
   return controlOf({
     id,
-    name: phrase.slice(0, 60),
+    name: cutName(phrase),
     kind: 'phrase',
     shape: { kind: 'rect', x: 2, y: 2 + index * PITCH, width: 116, height: 20, radius: 10 },
     canPress: false,

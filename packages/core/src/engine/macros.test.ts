@@ -1,20 +1,24 @@
-import type { Macro, MacroStep } from '../setup/index.ts';
+import { type BareStep, type Macro, numberSteps } from '../setup/index.ts';
 import { type BoundRow, bound, events, short, smallSetup } from '../testing/index.ts';
 import { simulate } from './simulate.ts';
 
-const A_DOWN: MacroStep = { kind: 'key-down', code: 'KeyA' };
-const CTRL_Z: MacroStep = { kind: 'shortcut', shortcut: 'Ctrl+Z' };
-const wait = (ms: number): MacroStep => ({ kind: 'wait', ms });
-const press = (shortcut: string): MacroStep => ({ kind: 'shortcut', shortcut });
+const A_DOWN: BareStep = { kind: 'key-down', code: 'KeyA' };
+const CTRL_Z: BareStep = { kind: 'shortcut', shortcut: 'Ctrl+Z' };
+const wait = (ms: number): BareStep => ({ kind: 'wait', ms });
+const press = (shortcut: string): BareStep => ({ kind: 'shortcut', shortcut });
+
+/** A macro whose steps need no ids. */
+type Bare = Partial<Omit<Macro, 'steps'>> & { readonly steps?: readonly BareStep[] };
 
 /** Key 1 of the pad runs the macro; key 2 is Shift; key 3 another control for the same macro. */
 function macroPlayed(
-  macro: Partial<Macro>,
+  { steps, ...macro }: Bare,
   lines: readonly string[],
   rows: readonly BoundRow[] = [],
 ): string {
   const setup = smallSetup();
-  const whole = { ...(setup.macros[0] as Macro), ...macro };
+  const first = setup.macros[0] as Macro;
+  const whole = { ...first, ...macro, steps: steps ? numberSteps(steps) : first.steps };
   const runs = { kind: 'macro', macro: whole.id } as const;
   const own: BoundRow[] = [
     ['everywhere pad/key-1 press', runs],
@@ -29,7 +33,7 @@ const z = (t: number) => `@${t} +ControlLeft @${t} +KeyZ @${t} -KeyZ @${t} -Cont
 const tapped = (...times: [number, string][]) =>
   times.map(([t, key]) => `@${t} +Key${key} @${t} -Key${key}`).join(' ');
 
-test.each<[string, Partial<Macro>, string[], string, BoundRow[]?]>([
+test.each<[string, Bare, string[], string, BoundRow[]?]>([
   [
     // Common practice, no source: half a second between steps lets a slow program keep up.
     'steps with a pause of half a second between them',
@@ -140,7 +144,7 @@ test.each<[string, Partial<Macro>, string[], string, BoundRow[]?]>([
   expect(macroPlayed(macro, lines, rows)).toBe(strokes);
 });
 
-const HOLDING: MacroStep[] = [A_DOWN, wait(100), press('B')];
+const HOLDING: BareStep[] = [A_DOWN, wait(100), press('B')];
 const fromLarkframe = (goesOn: boolean, ...lines: string[]) => {
   const runs = { kind: 'macro', macro: 'plain' } as const;
   return macroPlayed({ steps: HOLDING, goesOn }, lines, [['larkframe mouse/thumb-front press', runs]]);

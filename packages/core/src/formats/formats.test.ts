@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
 import fc from 'fast-check';
 import { simulate, strokeSchema } from '../engine/index.ts';
 import { demoSetup } from '../setup/index.ts';
@@ -5,6 +7,8 @@ import { arbitraryScenario, arbitrarySetup, runAll } from '../testing/index.ts';
 import { formatProblemWords } from '../words/index.ts';
 import { readEventLines, writeStrokeLines } from './lines.ts';
 import { readSetupDocument, writeSetupDocument } from './setupDocument.ts';
+
+const EXAMPLES = path.resolve(__dirname, '../../../../docs/examples');
 
 test('a set-up written as a document and read back is the same set-up', () => {
   fc.assert(
@@ -20,10 +24,15 @@ const changed = (change: (document: ReturnType<typeof plain>) => unknown) => {
   change(document);
   return JSON.stringify(document);
 };
-const plain = () => structuredClone({ format: 'nimble-lever/set-up', version: 1, setup: demoSetup() });
+const plain = () => structuredClone({ format: 'nimble-lever/set-up', version: 2, setup: demoSetup() });
 
 test.each([
   ['not JSON', '{"format":', 'This is not JSON.'],
+  [
+    'a newer version',
+    '{"format":"nimble-lever/set-up","version":3}',
+    'version: This is version 3, made by a newer',
+  ],
   ['another format', '{"format":"letter","version":1}', 'format: Invalid input'],
   [
     'a shortcut that is none, with its path',
@@ -34,7 +43,7 @@ test.each([
     'a regular expression that could run for ever',
     changed(({ setup }) =>
       Object.assign(setup.programs[0] ?? {}, {
-        rules: [{ negative: false, title: { match: 'regex', text: '(?=a)b' } }],
+        rules: [{ id: 'rule-1', negative: false, title: { match: 'regex', text: '(?=a)b' } }],
       }),
     ),
     'setup.programs[0].rules[0].title: ',
@@ -47,6 +56,12 @@ test.each([
 ])('%s is refused in words', (_name, text, words) => {
   const read = readSetupDocument(text);
   expect(read.ok ? '' : formatProblemWords(read.problem[0] ?? raise())).toContain(words);
+});
+
+test('a document of version 1 is brought up to date', () => {
+  const old = readFileSync(path.join(EXAMPLES, 'demo.version-1.set-up.json'), 'utf8');
+  expect(JSON.parse(old).version).toBe(1);
+  expect(readSetupDocument(old)).toEqual({ ok: true, value: demoSetup() });
 });
 
 test.each([

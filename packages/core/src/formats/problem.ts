@@ -8,6 +8,7 @@ export interface FormatProblem {
   readonly what:
     | { readonly kind: 'not-json' }
     | { readonly kind: 'too-large'; readonly limit: number }
+    | { readonly kind: 'newer'; readonly version: number; readonly known: number }
     | { readonly kind: 'issue'; readonly issue: z.core.$ZodIssue }
     | { readonly kind: 'refusal'; readonly refusal: Refusal };
 }

@@ -1,14 +1,20 @@
 import { z } from 'zod';
 import { ok, type Result, refuse } from '../result.ts';
+import { setupWithIds } from '../setup/edits/version1/index.ts';
 import { checkSetup, type Setup, setupSchema } from '../setup/index.ts';
 import { type FormatProblem, pathText } from './problem.ts';
 
-/** A set-up as a file: `{ "format": "nimble-lever/set-up", "version": 1, "setup": … }`. */
+/** The version that is written. Version 1 had no ids on rules, steps and items of radial menus. */
+export const SETUP_VERSION = 2;
+
+/** A set-up as a file: `{ "format": "nimble-lever/set-up", "version": 2, "setup": … }`. */
 export const setupDocumentSchema = z.strictObject({
   format: z.literal('nimble-lever/set-up'),
-  version: z.literal(1),
+  version: z.literal(SETUP_VERSION),
   setup: setupSchema,
 });
+
+const headSchema = z.looseObject({ format: z.literal('nimble-lever/set-up'), version: z.int().min(1) });
 
 /** The longest document taken, in characters. */
 export const DOCUMENT_LIMIT = 50_000_000;
@@ -21,7 +27,12 @@ export function readSetupDocument(text: string): Result<Setup, readonly FormatPr
   }
   const json = parseJson(text);
   if (json === undefined) return refuse([{ ...nowhere, what: { kind: 'not-json' } }]);
-  const parsed = setupDocumentSchema.safeParse(json);
+  const head = headSchema.safeParse(json);
+  if (head.success && head.data.version > SETUP_VERSION) {
+    const { version } = head.data;
+    return refuse([{ ...nowhere, path: 'version', what: { kind: 'newer', version, known: SETUP_VERSION } }]);
+  }
+  const parsed = setupDocumentSchema.safeParse(head.success ? upToDate(head.data) : json);
   if (!parsed.success) {
     const issues = parsed.error.issues.slice(0, 50);
     return refuse(
@@ -36,9 +47,19 @@ export function readSetupDocument(text: string): Result<Setup, readonly FormatPr
   );
 }
 
+/** A document of an older version as the newest has it. */
+function upToDate(document: z.infer<typeof headSchema>): unknown {
+  if (document.version !== 1) return document;
+  return { ...document, version: SETUP_VERSION, setup: setupWithIds(document.setup) };
+}
+
 /** Writes a set-up as a document, two spaces to a level. */
 export function writeSetupDocument(setup: Setup): string {
-  const document: z.infer<typeof setupDocumentSchema> = { format: 'nimble-lever/set-up', version: 1, setup };
+  const document: z.infer<typeof setupDocumentSchema> = {
+    format: 'nimble-lever/set-up',
+    version: SETUP_VERSION,
+    setup,
+  };
   return `${JSON.stringify(document, null, 2)}\n`;
 }
 

@@ -89,6 +89,7 @@ type Text = readonly ['exact' | 'glob' | 'regex', string];
 const rule = (fields: { executable?: Text; class?: Text; title?: Text; negative?: boolean }): Rule => {
   const pattern = (text?: Text) => (text ? { match: text[0], text: text[1] } : null);
   return {
+    id: 'rule-1',
     negative: fields.negative ?? false,
     executable: pattern(fields.executable),
     class: pattern(fields.class),
@@ -186,7 +187,7 @@ test('a bad regular expression is refused when it is entered', () => {
     params: { code: 'regex-unclosed', at: 0 },
   });
   expect(ruleSchema.safeParse(rule({})).success).toBe(false);
-  expect(ruleSchema.parse({ executable: { match: 'exact', text: 'x' } })).toEqual(
+  expect(ruleSchema.parse({ id: 'rule-1', executable: { match: 'exact', text: 'x' } })).toEqual(
     rule({ executable: ['exact', 'x'] }),
   );
 });

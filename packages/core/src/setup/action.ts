@@ -51,7 +51,7 @@ export const messageSchema = z.discriminatedUnion('protocol', [
     address: z
       .string()
       .max(200)
-      .regex(/^(\/[^\s#*,/?[\]{}]+)+$/),
+      .regex(/^(\/[^\s#*,/?[\]{}\p{Cc}\p{Cs}]+)+$/u),
     low: z.number(),
     high: z.number(),
   }),

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema, LINE_PATTERN, type Trigger, triggerSchema } from '../devices/index.ts';
+import { idSchema, lineSchema, type Trigger, triggerSchema } from '../devices/index.ts';
 import { type Action, actionSchema } from './action.ts';
 
 /** How a press is sent; see the engine's press styles. */
@@ -56,7 +56,7 @@ export const OFF: Behaviour = { kind: 'off', heardBy: [], sends: null };
 
 export const FACE_COLOURS = ['ink', 'blue', 'teal', 'plum', 'amber', 'green'] as const;
 export const faceSchema = z.strictObject({
-  label: z.string().trim().min(1).max(24).regex(LINE_PATTERN).nullable(),
+  label: lineSchema(24).nullable(),
   icon: idSchema.nullable(),
   colour: z.enum(FACE_COLOURS).nullable(),
 });

@@ -1,45 +1,53 @@
 import type { Action } from './action.ts';
+import { hasNamed, namedByAction, type Reference } from './references.ts';
 import type { Refusal } from './refusal.ts';
 import { commandOf, type Profile, type Setup } from './setup.ts';
 
+/** Whether a profile may bind a command. Given once where many bindings of a profile are checked. */
+export type KnowsCommand = (id: string) => boolean;
+
+/** Knows the commands of a profile's program and the common ones. */
+export function commandsKnown(setup: Setup, profile: Profile): KnowsCommand {
+  const program = setup.programs.find(({ id }) => id === profile.program);
+  const ids = new Set([...(program?.commands ?? []), ...setup.commonCommands].map(({ id }) => id));
+  return (id) => ids.has(id);
+}
+
 /** What an action refers to that is not there, or null. */
-export function checkAction(setup: Setup, profile: Profile, action: Action): Refusal | null {
-  switch (action.kind) {
-    case 'command': {
-      if (commandOf(setup, profile, action.command)) return null;
-      return { code: 'unknown-command', command: action.command, profile: profile.id };
-    }
+export function checkAction(
+  setup: Setup,
+  profile: Profile,
+  action: Action,
+  knows: KnowsCommand = (id) => commandOf(setup, profile, id) !== null,
+): Refusal | null {
+  for (const named of namedByAction(action)) {
+    const isThere = named.kind === 'command' ? knows(named.id) : hasNamed(setup, named);
+    if (!isThere) return missing(named, profile.id);
+  }
+  return null;
+}
+
+/** The refusal for something that is named and not there. */
+export function missing({ kind, id }: Reference, profile: string): Refusal {
+  switch (kind) {
+    case 'command':
+      return { code: 'unknown-command', command: id, profile };
     case 'macro':
-      return has(setup.macros, action.macro) ? null : { code: 'unknown-macro', macro: action.macro };
+      return { code: 'unknown-macro', macro: id };
     case 'layer':
-      return has(setup.layers, action.layer) ? null : { code: 'unknown-layer', layer: action.layer };
-    case 'page': {
-      const { page } = action;
-      return page === null || has(setup.layers, page) ? null : { code: 'unknown-layer', layer: page };
-    }
-    case 'profile': {
-      const gone = action.profiles.find((id) => !setup.profiles[id]);
-      return gone === undefined ? null : { code: 'unknown-profile', profile: gone };
-    }
-    case 'speed':
-    case 'computer': {
-      const { device } = action;
-      return device === null || has(setup.devices, device) ? null : { code: 'unknown-device', device };
-    }
+      return { code: 'unknown-layer', layer: id };
+    case 'profile':
+      return { code: 'unknown-profile', profile: id };
+    case 'device':
+      return { code: 'unknown-device', device: id };
     case 'program':
-      return checkProgram(setup, action.program);
-    case 'radial':
-      return has(setup.radialMenus, action.menu) ? null : { code: 'unknown-radial-menu', menu: action.menu };
-    default:
-      return null;
+      return { code: 'unknown-program', program: id };
+    case 'radial-menu':
+      return { code: 'unknown-radial-menu', menu: id };
   }
 }
 
 /** A refusal where a set-up has no such program. */
 export function checkProgram(setup: Setup, program: string): Refusal | null {
-  return has(setup.programs, program) ? null : { code: 'unknown-program', program };
-}
-
-function has(list: readonly { readonly id: string }[], id: string): boolean {
-  return list.some((item) => item.id === id);
+  return hasNamed(setup, { kind: 'program', id: program }) ? null : { code: 'unknown-program', program };
 }

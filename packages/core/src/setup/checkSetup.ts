@@ -1,7 +1,8 @@
-import { isPressed, type Trigger, triggersOf } from '../devices/index.ts';
+import { foldName, isPressed, type Trigger, triggersOf } from '../devices/index.ts';
 import { type Behaviour, type Binding, type Slot, slotOf } from './binding.ts';
-import { checkAction, checkProgram } from './checkAction.ts';
+import { checkAction, checkProgram, commandsKnown, type KnowsCommand } from './checkAction.ts';
 import { checkMacros } from './checkMacros.ts';
+import type { MacroStep } from './macro.ts';
 import type { Refusal } from './refusal.ts';
 import { BASE_LAYER, commandIds, EVERYWHERE, LIMITS, type Profile, type Setup } from './setup.ts';
 
@@ -11,6 +12,7 @@ export function checkBinding(
   profile: Profile,
   slot: Slot,
   binding: Binding | null,
+  knows?: KnowsCommand,
 ): Refusal | null {
   const { layer, device: deviceId, control: controlId, trigger } = slot;
   if (!setup.layers.some(({ id }) => id === layer)) return { code: 'unknown-layer', layer };
@@ -21,7 +23,7 @@ export function checkBinding(
   if (!triggersOf(control).includes(trigger)) {
     return { code: 'control-lacks-trigger', device: device.name, control: control.name, trigger };
   }
-  return binding ? checkBehaviour(setup, profile, binding.behaviour, trigger) : null;
+  return binding ? checkBehaviour(setup, profile, binding.behaviour, trigger, knows) : null;
 }
 
 function checkBehaviour(
@@ -29,14 +31,15 @@ function checkBehaviour(
   profile: Profile,
   behaviour: Behaviour,
   trigger: Trigger,
+  knows: KnowsCommand | undefined,
 ): Refusal | null {
   if (behaviour.kind === 'native') return null;
   if (behaviour.kind === 'off') {
     const gone = firstOf(behaviour.heardBy, (program) => checkProgram(setup, program));
-    return gone ?? (behaviour.sends && checkAction(setup, profile, behaviour.sends));
+    return gone ?? (behaviour.sends && checkAction(setup, profile, behaviour.sends, knows));
   }
   const { action, style, guard, target } = behaviour;
-  const wrong = checkAction(setup, profile, action) ?? (target && checkProgram(setup, target.program));
+  const wrong = checkAction(setup, profile, action, knows) ?? (target && checkProgram(setup, target.program));
   if (wrong) return wrong;
   if (!isPressed(trigger) && style !== 'tap') return { code: 'style-needs-release', style, trigger };
   if (!isPressed(trigger) && guard) return { code: 'guard-needs-press', trigger };
@@ -57,16 +60,18 @@ export function checkProfile(setup: Setup, profile: Profile): Refusal | null {
   if (keys.length > LIMITS.bindingsOfProfile) {
     return { code: 'too-many', what: 'bindingsOfProfile', limit: LIMITS.bindingsOfProfile };
   }
+  const knows = commandsKnown(setup, profile);
   for (const key of keys) {
     const slot = slotOf(profile.id, key);
     if (!slot) return { code: 'bad-slot-key', profile: profile.id, key };
-    const wrong = checkBinding(setup, profile, slot, profile.bindings[key] ?? null);
+    const wrong = checkBinding(setup, profile, slot, profile.bindings[key] ?? null, knows);
     if (wrong) return wrong;
   }
   return checkBasedOn(setup, profile);
 }
 
-function checkBasedOn(setup: Setup, profile: Profile): Refusal | null {
+/** A refusal where a profile is based on one that is not there, or on itself by way of others. */
+export function checkBasedOn(setup: Setup, profile: Profile): Refusal | null {
   const seen = new Set([profile.id]);
   for (let next = profile.basedOn; next !== null; ) {
     if (seen.has(next)) return { code: 'based-on-circle', profile: profile.id };
@@ -84,16 +89,20 @@ export function checkSetup(setup: Setup): readonly Refusal[] {
   if (setup.profiles[EVERYWHERE]?.program !== null) found.push({ code: 'everywhere-missing' });
   if (setup.layers[0]?.id !== BASE_LAYER) found.push({ code: 'base-layer-missing' });
   const ids = [
-    ...repeated(setup.devices.map(({ id }) => id)),
-    ...repeated(setup.programs.map(({ id }) => id)),
-    ...repeated(setup.layers.map(({ id }) => id)),
-    ...repeated(setup.macros.map(({ id }) => id)),
-    ...repeated(setup.radialMenus.map(({ id }) => id)),
+    ...repeatedIds(setup.devices),
+    ...repeatedIds(setup.programs),
+    ...repeatedIds(setup.layers),
+    ...repeatedIds(setup.macros),
+    ...repeatedIds(setup.radialMenus),
     ...repeated(commandIds(setup)),
-    ...setup.devices.flatMap((device) => repeated(device.controls.map(({ id }) => id))),
+    ...setup.devices.flatMap(({ controls }) => repeatedIds(controls)),
+    ...setup.programs.flatMap(({ rules }) => repeatedIds(rules)),
+    ...Object.values(setup.profiles).flatMap(({ rules }) => repeatedIds(rules)),
+    ...setup.radialMenus.flatMap(({ items }) => repeatedIds(items)),
+    ...setup.macros.flatMap(({ steps }) => repeated(stepIds(steps))),
   ];
   for (const id of ids) found.push({ code: 'id-taken', id });
-  for (const name of repeated(setup.programs.map((program) => program.name.toLowerCase()))) {
+  for (const name of repeated(setup.programs.map((program) => foldName(program.name)))) {
     found.push({ code: 'name-taken', name });
   }
   for (const [id, profile] of Object.entries(setup.profiles)) {
@@ -112,6 +121,15 @@ export function checkSetup(setup: Setup): readonly Refusal[] {
     if (wrong) found.push(wrong);
   }
   return [...found, ...checkMacros(setup)];
+}
+
+function repeatedIds(list: readonly { readonly id: string }[]): readonly string[] {
+  return repeated(list.map(({ id }) => id));
+}
+
+/** The ids of steps, those inside others too. */
+export function stepIds(steps: readonly MacroStep[]): readonly string[] {
+  return steps.flatMap((step) => (step.kind === 'repeat' ? [step.id, ...stepIds(step.steps)] : [step.id]));
 }
 
 function repeated(values: readonly string[]): readonly string[] {

@@ -2,7 +2,9 @@ import { type Control, type Trigger, triggersOf } from '../devices/index.ts';
 import { adaptBinding } from './adaptBinding.ts';
 import { type Binding, keyOf, type Slot, slotOf } from './binding.ts';
 import { checkBinding } from './checkSetup.ts';
-import type { Edit, SingleEdit } from './edit.ts';
+import { bindingChanges } from './edits/changes.ts';
+import { type Edit, together } from './edits/edit.ts';
+import { sameJson } from './edits/sameJson.ts';
 import type { Refusal } from './refusal.ts';
 import type { Setup } from './setup.ts';
 
@@ -44,13 +46,13 @@ export function planCopy(setup: Setup, copying: Copying): CopyPlan {
     return step ? [step] : [];
   });
   const done = steps.filter(({ refusal }) => refusal === null);
-  const changed = done.filter(({ before, after }) => JSON.stringify(before) !== JSON.stringify(after));
-  const edits = changed.map(({ slot, after }): SingleEdit => ({ kind: 'set-binding', slot, binding: after }));
+  const changed = done.filter(({ before, after }) => !sameJson(before, after));
+  const edits = changed.flatMap(({ slot, before, after }) => bindingChanges(slot, before, after));
   return {
     steps,
     overwritten: changed.filter(({ before }) => before !== null),
     left: steps.filter(({ refusal }) => refusal !== null),
-    edit: edits.length > 0 ? { kind: 'together', edits } : null,
+    edit: edits.length > 0 ? together(edits) : null,
   };
 }
 

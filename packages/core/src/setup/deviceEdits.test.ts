@@ -1,16 +1,16 @@
 import fc from 'fast-check';
 import { SAMPLES } from '../devices/hid/index.ts';
 import { CATALOGUE, fromCatalogue } from '../devices/index.ts';
-import type { Edit } from './edit.ts';
 import {
   applyEdit,
   asItCame,
-  changeDevice,
+  changesOf,
   checkSetup,
   copyDevice,
   demoSetup,
-  removeDevice,
-  removeLayer,
+  type Edit,
+  itemAt,
+  together,
 } from './index.ts';
 
 const setup = demoSetup();
@@ -31,7 +31,7 @@ const anyDevice = fc.constantFrom(...setup.devices.map(({ id }) => id));
 test('any device is removed with what is bound to it, and nothing else; undone, it is all there again', () => {
   fc.assert(
     fc.property(anyDevice, (device) => {
-      const after = applied(removeDevice(setup, device));
+      const after = applied({ kind: 'remove', at: itemAt.device(device) });
       expect(keysOf(after, device)).toEqual([]);
       for (const { id } of setup.devices.filter(({ id: other }) => other !== device)) {
         expect(keysOf(after, id)).toEqual(keysOf(setup, id));
@@ -59,11 +59,12 @@ test('a control that is taken away takes what was bound to it along', () => {
   const [dial] = setup.devices.filter(({ id }) => id === 'bench-dial');
   if (!dial) throw new Error('no dial');
   const still = { ...dial, controls: dial.controls.map((control) => ({ ...control, canPress: false })) };
-  const after = applied(changeDevice(setup, still));
+  const after = applied(together(changesOf(itemAt.device(dial.id), dial, still)));
   expect(keysOf(after, 'bench-dial')).toEqual(
     keysOf(setup, 'bench-dial').filter((key) => key.endsWith('clockwise')),
   );
-  expect(changeDevice(setup, { ...dial, name: 'Old dial' }).kind).toBe('set-device');
+  const renamed = changesOf(itemAt.device(dial.id), dial, { ...dial, name: 'Old dial' });
+  expect(renamed).toEqual([{ kind: 'set', at: 'devices/bench-dial', fields: { name: 'Old dial' } }]);
 });
 
 test('every device of the catalogue, and every described one, can be put back to how it came', () => {
@@ -81,12 +82,15 @@ test('every device of the catalogue, and every described one, can be put back to
 });
 
 test('a layer is removed with its bindings, unless something still turns it on', () => {
-  expect(applyEdit(setup, removeLayer(setup, 'far'))).toMatchObject({
-    ok: false,
-    problem: { code: 'still-used' },
-  });
-  const extra: Edit = { kind: 'set-layer', id: 'near', item: { id: 'near', name: 'Near' }, at: 2 };
-  const with3 = applied(extra);
-  const back = applyEdit(with3, removeLayer(with3, 'near'));
+  const remove = (id: string): Edit => ({ kind: 'remove', at: itemAt.layer(id) });
+  expect(applyEdit(setup, remove('far'))).toMatchObject({ ok: false, problem: { code: 'still-used' } });
+  const near: Edit = {
+    kind: 'add',
+    at: itemAt.layer('near'),
+    item: { id: 'near', name: 'Near' },
+    after: 'far',
+  };
+  const with3 = applied(near);
+  const back = applyEdit(with3, remove('near'));
   expect(back.ok && back.value.setup).toEqual(setup);
 });

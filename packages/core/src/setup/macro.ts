@@ -10,8 +10,8 @@ const codeSchema = z
   .max(40)
   .refine((code) => KEY_BY_CODE.has(code));
 
-/** One step of a macro. Waits are in milliseconds. */
-export type MacroStep =
+/** What one step of a macro does. Waits are in milliseconds. */
+export type StepBody =
   | { kind: 'shortcut'; shortcut: string }
   | { kind: 'key-down' | 'key-up'; code: string }
   | { kind: 'text'; text: string }
@@ -24,33 +24,67 @@ export type MacroStep =
   | { kind: 'macro'; macro: string }
   | { kind: 'repeat'; times: number; steps: MacroStep[] };
 
+/** One step of a macro; its id is its own in the whole macro. */
+export type MacroStep = { id: string } & StepBody;
+
 /** The most steps one list of them may have, and the most a run may come to with repeats and other macros. */
-const STEPS_IN_A_LIST = 500;
+export const STEPS_IN_A_LIST = 500;
 export const MOST_STEPS = 10_000;
 
-const stepSchema: z.ZodType<MacroStep> = z.lazy(() =>
-  z.discriminatedUnion('kind', [
-    z.strictObject({ kind: z.literal('shortcut'), shortcut: shortcutSchema }),
-    z.strictObject({ kind: z.enum(['key-down', 'key-up']), code: codeSchema }),
-    z.strictObject({ kind: z.literal('text'), text: typedTextSchema }),
-    z.strictObject({ kind: z.literal('wait'), ms: z.number().min(1).max(600_000) }),
-    z.strictObject({
-      kind: z.literal('button'),
-      button: z.number().int().min(0).max(4),
-      change: z.enum(['down', 'up']),
-    }),
-    z.strictObject(clickFields),
-    z.strictObject(wheelFields),
-    z.strictObject({ kind: z.literal('focus'), program: idSchema }),
-    z.strictObject({ kind: z.literal('layer'), layer: idSchema, on: z.boolean() }),
-    z.strictObject({ kind: z.literal('macro'), macro: idSchema }),
-    z.strictObject({
-      kind: z.literal('repeat'),
-      times: z.number().int().min(1).max(MOST_STEPS),
-      steps: z.array(stepSchema).max(STEPS_IN_A_LIST),
-    }),
-  ]),
-);
+/** How deep lists of steps may stand in each other, the macro's own list counted. */
+export const STEPS_DEEP = 8;
+
+const id = idSchema;
+const plainSteps = [
+  z.strictObject({ id, kind: z.literal('shortcut'), shortcut: shortcutSchema }),
+  z.strictObject({ id, kind: z.enum(['key-down', 'key-up']), code: codeSchema }),
+  z.strictObject({ id, kind: z.literal('text'), text: typedTextSchema }),
+  z.strictObject({ id, kind: z.literal('wait'), ms: z.number().min(1).max(600_000) }),
+  z.strictObject({
+    id,
+    kind: z.literal('button'),
+    button: z.number().int().min(0).max(4),
+    change: z.enum(['down', 'up']),
+  }),
+  z.strictObject({ id, ...clickFields }),
+  z.strictObject({ id, ...wheelFields }),
+  z.strictObject({ id, kind: z.literal('focus'), program: idSchema }),
+  z.strictObject({ id, kind: z.literal('layer'), layer: idSchema, on: z.boolean() }),
+  z.strictObject({ id, kind: z.literal('macro'), macro: idSchema }),
+] as const;
+
+const repeatOf = (steps: z.ZodType<MacroStep[]>) =>
+  z.strictObject({ id, kind: z.literal('repeat'), times: z.number().int().min(1).max(MOST_STEPS), steps });
+
+const tooDeep = z
+  .array(z.unknown())
+  .check(({ value, issues }) => {
+    if (value.length > 0) issues.push({ code: 'custom', input: value, params: { code: 'steps-too-deep' } });
+  })
+  .transform((): MacroStep[] => []);
+
+/**
+ * The schemas of steps by how many lists down they stand, the deepest first. Written out to the end, so that no input
+ * can recurse.
+ */
+const byDepth: z.ZodType<MacroStep>[] = [];
+for (let deep = STEPS_DEEP; deep > 0; deep--) {
+  const [below] = byDepth;
+  const inner = below ? z.array(below).max(STEPS_IN_A_LIST) : tooDeep;
+  byDepth.unshift(z.discriminatedUnion('kind', [...plainSteps, repeatOf(inner)]));
+}
+
+/** The schema of a step that stands `deep` lists down, from 1; null where none can stand. */
+export function stepSchemaAt(deep: number): z.ZodType<MacroStep> | null {
+  return byDepth[deep - 1] ?? null;
+}
+export const stepSchema: z.ZodType<MacroStep> = byDepth[0] ?? z.never();
+
+/** A step without the steps inside it. */
+export const ownStepSchema = z.discriminatedUnion('kind', [
+  ...plainSteps,
+  repeatOf(z.array(z.never())).omit({ steps: true }),
+]);
 
 /** Steps in a row, run by a binding. */
 export const macroSchema = z.strictObject({

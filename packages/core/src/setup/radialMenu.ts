@@ -1,21 +1,21 @@
 import { z } from 'zod';
-import { idSchema, LINE_PATTERN, nameSchema } from '../devices/index.ts';
+import { idSchema, lineSchema, nameSchema } from '../devices/index.ts';
 import { actionSchema } from './action.ts';
+
+export const MOST_ITEMS = 8;
+
+export const radialItemSchema = z.strictObject({
+  id: idSchema,
+  label: lineSchema(24),
+  icon: idSchema.nullable(),
+  action: actionSchema,
+});
+export type RadialItem = z.infer<typeof radialItemSchema>;
 
 /** A ring of up to eight items round the pointer; the first at the top, then clockwise, in equal sectors. */
 export const radialMenuSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
-  items: z
-    .array(
-      z.strictObject({
-        label: z.string().trim().min(1).max(24).regex(LINE_PATTERN),
-        icon: idSchema.nullable(),
-        action: actionSchema,
-      }),
-    )
-    .min(1)
-    .max(8),
+  items: z.array(radialItemSchema).min(1).max(MOST_ITEMS),
 });
 export type RadialMenu = z.infer<typeof radialMenuSchema>;
-export type RadialItem = RadialMenu['items'][number];

@@ -1,5 +1,6 @@
 import type { Trigger } from '../devices/index.ts';
 import type { PressStyle } from './binding.ts';
+import type { ItemKind } from './itemKinds.ts';
 
 /** Why an edit was not applied, or what is wrong with a set-up: a code with its facts. */
 export type Refusal =
@@ -26,7 +27,6 @@ export type Refusal =
   | { readonly code: 'nothing-set'; readonly control: string; readonly profile: string }
   | { readonly code: 'id-taken'; readonly id: string }
   | { readonly code: 'name-taken'; readonly name: string }
-  | { readonly code: 'position-out-of-range'; readonly position: number; readonly last: number }
   | {
       readonly code: 'too-many';
       readonly what: keyof typeof import('./setup.ts').LIMITS;
@@ -36,5 +36,14 @@ export type Refusal =
   | { readonly code: 'based-on-circle'; readonly profile: string }
   | { readonly code: 'bad-slot-key'; readonly profile: string; readonly key: string }
   | { readonly code: 'profile-of-other-program'; readonly profile: string }
+  | { readonly code: 'item-gone'; readonly item: ItemKind; readonly id: string }
+  | { readonly code: 'field-gone'; readonly item: ItemKind; readonly field: string }
+  | { readonly code: 'fields-clash'; readonly item: ItemKind; readonly fields: readonly string[] }
+  | { readonly code: 'last-one'; readonly item: ItemKind }
+  | { readonly code: 'order-fixed'; readonly item: ItemKind }
+  /** An undo of what is undone already, or a redo of what is not. */
+  | { readonly code: 'turned-already' }
+  | { readonly code: 'entry-unknown' }
+  | { readonly code: 'changed-since' }
   | { readonly code: 'everywhere-missing' }
   | { readonly code: 'base-layer-missing' };

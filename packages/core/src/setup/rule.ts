@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { LINE_PATTERN } from '../devices/index.ts';
+import { idSchema, LINE_PATTERN } from '../devices/index.ts';
 import { compilePattern } from './patterns/pattern.ts';
 
 /** Compares one thing of a window. A bad regular expression is refused; the issue's `params` say why. */
@@ -18,11 +18,17 @@ const field = patternSchema.nullable().default(null);
 
 /** Recognises windows: every field that is given must fit. A negative rule keeps windows out. */
 export const ruleSchema = z
-  .strictObject({ negative: z.boolean().default(false), executable: field, class: field, title: field })
+  .strictObject({
+    id: idSchema,
+    negative: z.boolean().default(false),
+    executable: field,
+    class: field,
+    title: field,
+  })
   .refine((rule) => rule.executable || rule.class || rule.title);
 export type Rule = z.infer<typeof ruleSchema>;
 
 /** The rule that most programs have: the executable's name, exactly. */
 export function executableRule(text: string): Rule {
-  return { negative: false, executable: { match: 'exact', text }, class: null, title: null };
+  return { id: 'rule-1', negative: false, executable: { match: 'exact', text }, class: null, title: null };
 }

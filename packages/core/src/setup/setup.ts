@@ -5,6 +5,7 @@ import { macroSchema } from './macro.ts';
 import { radialMenuSchema } from './radialMenu.ts';
 import { ruleSchema } from './rule.ts';
 import { stepsSchema } from './shortcutSchema.ts';
+import { unreadablePartSchema } from './unreadable.ts';
 
 /** Sizes beyond which a set-up is refused. */
 export const LIMITS = {
@@ -14,6 +15,10 @@ export const LIMITS = {
   layers: 8,
   macros: 500,
   radialMenus: 100,
+  controls: 400,
+  rules: 50,
+  steps: 500,
+  radialItems: 8,
   bindingsOfProfile: 5000,
 } as const;
 
@@ -38,7 +43,7 @@ export type Command = z.infer<typeof commandSchema>;
 export const programSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
-  rules: z.array(ruleSchema).max(50),
+  rules: z.array(ruleSchema).max(LIMITS.rules),
   commands: z.array(commandSchema).max(LIMITS.commands),
 });
 export type Program = z.infer<typeof programSchema>;
@@ -50,7 +55,7 @@ export const profileSchema = z.strictObject({
   /** The program it is for; null for Everywhere. */
   program: idSchema.nullable(),
   /** Which windows it is for; none: those of its program. */
-  rules: z.array(ruleSchema).max(50).default([]),
+  rules: z.array(ruleSchema).max(LIMITS.rules).default([]),
   basedOn: idSchema.nullable(),
   /** By slot key: `layer/device/control/trigger`. */
   bindings: z.record(z.string().max(260), bindingSchema),
@@ -72,6 +77,8 @@ export const setupSchema = z.strictObject({
   profiles: z.record(idSchema, profileSchema),
   macros: z.array(macroSchema).max(LIMITS.macros).default([]),
   radialMenus: z.array(radialMenuSchema).max(LIMITS.radialMenus).default([]),
+  /** Stored parts that are not as they should be: kept, shown, and without effect. */
+  unreadable: z.array(unreadablePartSchema).default([]),
 });
 export type Setup = z.infer<typeof setupSchema>;
 

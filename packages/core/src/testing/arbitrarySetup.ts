@@ -1,14 +1,14 @@
 import fc from 'fast-check';
 import type { Device } from '../devices/index.ts';
-import { type Macro, type MacroStep, type Setup, slotKey } from '../setup/index.ts';
+import { type BareStep, type Macro, numberSteps, type Setup, slotKey } from '../setup/index.ts';
 import { arbitrarySlotBinding, FEW_SHORTCUTS } from './arbitraryBinding.ts';
 import { smallSetup } from './smallRig.ts';
 
-const { step } = fc.letrec<{ step: MacroStep }>((tie) => ({
+const { step } = fc.letrec<{ step: BareStep }>((tie) => ({
   step: fc.oneof(
     { maxDepth: 2 },
-    fc.constantFrom<string>(...FEW_SHORTCUTS).map((shortcut): MacroStep => ({ kind: 'shortcut', shortcut })),
-    fc.constantFrom<MacroStep>(
+    fc.constantFrom<string>(...FEW_SHORTCUTS).map((shortcut): BareStep => ({ kind: 'shortcut', shortcut })),
+    fc.constantFrom<BareStep>(
       { kind: 'key-down', code: 'ShiftLeft' },
       { kind: 'key-up', code: 'ShiftLeft' },
       { kind: 'key-down', code: 'KeyA' },
@@ -21,11 +21,11 @@ const { step } = fc.letrec<{ step: MacroStep }>((tie) => ({
       { kind: 'layer', layer: 'second', on: true },
       { kind: 'layer', layer: 'second', on: false },
     ),
-    fc.constantFrom(1, 40, 150).map((ms): MacroStep => ({ kind: 'wait', ms })),
-    fc.constantFrom(1, 40, 150).map((ms): MacroStep => ({ kind: 'wait', ms })),
+    fc.constantFrom(1, 40, 150).map((ms): BareStep => ({ kind: 'wait', ms })),
+    fc.constantFrom(1, 40, 150).map((ms): BareStep => ({ kind: 'wait', ms })),
     fc
       .record({ times: fc.integer({ min: 1, max: 3 }), steps: fc.array(tie('step'), { maxLength: 3 }) })
-      .map((repeat): MacroStep => ({ kind: 'repeat', ...repeat })),
+      .map((repeat): BareStep => ({ kind: 'repeat', ...repeat })),
   ),
 }));
 
@@ -33,7 +33,10 @@ const arbitraryMacros: fc.Arbitrary<Macro[]> = fc
   .tuple(
     ...smallSetup().macros.map((macro) =>
       fc.record({
-        steps: fc.oneof(fc.constant(macro.steps), fc.array(step, { maxLength: 6 })),
+        steps: fc.oneof(
+          fc.constant(macro.steps),
+          fc.array(step, { maxLength: 6 }).map((steps) => numberSteps(steps)),
+        ),
         times: fc.integer({ min: 1, max: 3 }),
         again: fc.constantFrom('ignore' as const, 'restart' as const, 'queue' as const),
         goesOn: fc.boolean(),

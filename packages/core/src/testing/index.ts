@@ -1,5 +1,5 @@
 export { arbitraryShortcut } from './arbitraryBinding.ts';
-export { arbitraryEdit } from './arbitraryEdit.ts';
+export { arbitraryEdit, editBetween } from './arbitraryEdit.ts';
 export { arbitraryEvents, arbitraryHappenings, type Happens } from './arbitraryEvents.ts';
 export { arbitrarySetup } from './arbitrarySetup.ts';
 export { arbitraryScenario, checkAgainstSlow, checkInvariants, type Scenario } from './invariants.ts';

@@ -18,6 +18,8 @@ import {
   EVERYWHERE,
   executableRule,
   type Macro,
+  numberItems,
+  numberSteps,
   type RadialMenu,
   type Setup,
 } from '../setup/index.ts';
@@ -62,11 +64,11 @@ export function smallMacros(): Macro[] {
       ...MACRO,
       id: 'plain',
       name: 'Plain',
-      steps: [
+      steps: numberSteps([
         { kind: 'shortcut', shortcut: 'Ctrl+Z' },
         { kind: 'wait', ms: 500 },
         { kind: 'text', text: 'heron' },
-      ],
+      ]),
     },
     {
       ...MACRO,
@@ -74,23 +76,23 @@ export function smallMacros(): Macro[] {
       name: 'Holding',
       run: 'held',
       goesOn: true,
-      steps: [
+      steps: numberSteps([
         { kind: 'key-down', code: 'ShiftLeft' },
         { kind: 'wait', ms: 30 },
         { kind: 'shortcut', shortcut: 'Alt+A' },
         { kind: 'macro', macro: 'plain' },
-      ],
+      ]),
     },
     {
       ...MACRO,
       id: 'toggling',
       name: 'Toggling',
       run: 'toggle',
-      steps: [
+      steps: numberSteps([
         { kind: 'button', button: 0, change: 'down' },
         { kind: 'wait', ms: 80 },
         { kind: 'wheel', ticks: 1, axis: 'vertical' },
-      ],
+      ]),
     },
   ];
 }
@@ -105,12 +107,15 @@ export function smallMenus(): RadialMenu[] {
     {
       id: 'ring',
       name: 'Ring',
-      items: [
-        item('Undo', { kind: 'shortcut', shortcut: 'Ctrl+Z' }),
-        item('Text', { kind: 'text', text: 'wing' }),
-        item('More', { kind: 'radial', menu: 'ring' }),
-        item('Plain', { kind: 'macro', macro: 'plain' }),
-      ],
+      items: numberItems(
+        [
+          item('Undo', { kind: 'shortcut', shortcut: 'Ctrl+Z' }),
+          item('Text', { kind: 'text', text: 'wing' }),
+          item('More', { kind: 'radial', menu: 'ring' }),
+          item('Plain', { kind: 'macro', macro: 'plain' }),
+        ],
+        'item',
+      ),
     },
   ];
 }

@@ -1,45 +1,134 @@
-import type { Edit, Setup, Slot } from '../setup/index.ts';
-import { deviceName, profileName, triggerNameIn } from './names.ts';
-
-const PARTS: ReadonlySet<Edit['kind']> = new Set(['set-device', 'set-layer', 'set-macro', 'set-radial-menu']);
+import {
+  type Edit,
+  type ItemKind,
+  parseAddress,
+  type Setup,
+  type SingleEdit,
+  type Slot,
+  slotAt,
+} from '../setup/index.ts';
+import { ITEM_WORDS } from './itemWords.ts';
+import { commandName, deviceName, profileName, triggerNameIn } from './names.ts';
 
 /** An edit in a few words, for the undo button and the history: `Turn clockwise in Larkframe`. */
 export function editWords(setup: Setup, edit: Edit): string {
+  if (edit.kind !== 'together') return singleWords(setup, edit);
+  // A part that takes its bindings along is what the person did; the bindings are how.
+  const part = edit.edits.find(({ at }) => slotAt(at) === null);
+  const isBound = edit.edits.some(({ at }) => slotAt(at) !== null);
+  if (part && isBound) return `${singleWords(setup, part)} with what is bound to it`;
+  const [first] = edit.edits;
+  const rest = new Set(edit.edits.map(({ at }) => at)).size - 1;
+  return first ? `${singleWords(setup, first)}${rest > 0 ? ` and ${rest} more` : ''}` : 'nothing';
+}
+
+function singleWords(setup: Setup, edit: SingleEdit): string {
+  const slot = slotAt(edit.at);
+  if (slot) return bindingWords(setup, edit, slot);
+  const name = itemWords(setup, edit);
   switch (edit.kind) {
-    case 'set-binding':
-      return edit.binding ? `set ${slotWords(setup, edit.slot)}` : `clear ${slotWords(setup, edit.slot)}`;
-    case 'set-face':
-      return `face of ${slotWords(setup, edit.slot)}`;
-    case 'set-note':
-      return `note on ${slotWords(setup, edit.slot)}`;
-    case 'add-program':
-      return `add ${edit.program.name}`;
-    case 'rename-program':
-      return `rename to ${edit.name}`;
-    case 'remove-program':
-      return `remove ${profileName(setup, edit.program)}`;
-    case 'move-program':
-      return `move ${profileName(setup, edit.program)}`;
-    case 'set-device':
-    case 'set-layer':
-    case 'set-macro':
-    case 'set-radial-menu': {
-      const list = { device: setup.devices, layer: setup.layers, macro: setup.macros };
-      const known = [...Object.values(list).flat(), ...setup.radialMenus].find(({ id }) => id === edit.id);
-      return edit.item ? `change ${edit.item.name}` : `remove ${known?.name ?? edit.id}`;
-    }
-    case 'together': {
-      // A part that takes its bindings along is what the person did; the bindings are how.
-      const part = edit.edits.find((own) => PARTS.has(own.kind));
-      if (part) return `${editWords(setup, part)} with what is bound to it`;
-      const [first] = edit.edits;
-      const rest = edit.edits.length - 1;
-      return first ? `${editWords(setup, first)}${rest > 0 ? ` and ${rest} more` : ''}` : 'nothing';
-    }
+    case 'set':
+      return typeof edit.fields.name === 'string' && Object.keys(edit.fields).length === 1
+        ? `rename to ${edit.fields.name}`
+        : `change ${name}`;
+    case 'add':
+      return `add ${name}`;
+    case 'remove':
+      return `remove ${name}`;
+    case 'move':
+      return `move ${name}`;
   }
+}
+
+function bindingWords(setup: Setup, edit: SingleEdit, slot: Slot): string {
+  const where = slotWords(setup, slot);
+  if (edit.kind !== 'set') return `clear ${where}`;
+  const fields = Object.keys(edit.fields);
+  if (fields.every((path) => path.startsWith('face'))) return `face of ${where}`;
+  return fields.every((path) => path === 'note') ? `note on ${where}` : `set ${where}`;
 }
 
 function slotWords(setup: Setup, { profile, device, control, trigger }: Slot): string {
   const name = triggerNameIn(setup, device, control, trigger).toLowerCase();
   return `${deviceName(setup, device)}, ${name} in ${profileName(setup, profile)}`;
+}
+
+/** What an edit is about, by name where it has one: `Bench dial`, `Dial of Bench dial`, `a step of Hold a frame`. */
+function itemWords(setup: Setup, edit: SingleEdit): string {
+  const { kind, steps } = parseAddress(edit.at) ?? { kind: 'setup', steps: [] };
+  const [first, ...rest] = steps;
+  if (!first) return `the ${ITEM_WORDS.setup}`;
+  const added = edit.kind === 'add' ? (edit.item as { name?: unknown; label?: unknown }) : null;
+  const given = added && String(added.name ?? added.label ?? '');
+  if (kind === 'unreadable') return `a ${ITEM_WORDS[kind]}`;
+  if (rest.length === 0) return given || topName(setup, kind, first.id);
+  const owner = topName(setup, first.list.of, first.id);
+  const own = given || innerName(setup, kind, first.id, rest.at(-1)?.id ?? '');
+  return own ? `${own} of ${owner}` : `a ${ITEM_WORDS[kind]} of ${owner}`;
+}
+
+function topName(setup: Setup, kind: ItemKind, id: string): string {
+  if (kind === 'profile') return profileName(setup, id);
+  if (kind === 'command') return commandName(setup, id) ?? id;
+  const lists = [setup.devices, setup.programs, setup.layers, setup.macros, setup.radialMenus];
+  const kinds: readonly ItemKind[] = ['device', 'program', 'layer', 'macro', 'radial-menu'];
+  const list = lists[kinds.indexOf(kind)] ?? [];
+  return list.find((item) => item.id === id)?.name ?? id;
+}
+
+function innerName(setup: Setup, kind: ItemKind, owner: string, id: string): string | null {
+  switch (kind) {
+    case 'control': {
+      const device = setup.devices.find((own) => own.id === owner);
+      return device?.controls.find((control) => control.id === id)?.name ?? null;
+    }
+    case 'command':
+      return commandName(setup, id);
+    case 'radial-item': {
+      const menu = setup.radialMenus.find((own) => own.id === owner);
+      return menu?.items.find((item) => item.id === id)?.label ?? null;
+    }
+    case 'setup':
+    case 'device':
+    case 'program':
+    case 'rule':
+    case 'layer':
+    case 'profile':
+    case 'binding':
+    case 'macro':
+    case 'step':
+    case 'radial-menu':
+    case 'unreadable':
+      return null;
+  }
+}
+
+const FIELD_WORDS: Readonly<Record<string, string>> = {
+  behaviour: 'what it does',
+  'behaviour.action': 'what it does',
+  'behaviour.style': 'how it is sent',
+  'behaviour.repeat': 'how often it repeats',
+  'behaviour.guard': 'what it asks for first',
+  'behaviour.target': 'who gets it',
+  'face.label': 'its label',
+  'face.icon': 'its icon',
+  'face.colour': 'its colour',
+  face: 'its face',
+  note: 'its note',
+  name: 'its name',
+  label: 'its label',
+  action: 'what it does',
+};
+
+/** Fields in words, for a sentence: `its note and its label`, `holdMs`. */
+export function fieldsWords(fields: readonly string[]): string {
+  const words = [...new Set(fields.map((path) => FIELD_WORDS[path] ?? 'a setting'))];
+  const last = words.pop();
+  return words.length > 0 ? `${words.join(', ')} and ${last}` : (last ?? '');
+}
+
+/** Whether and where: `Bench dial, press in Larkframe` for a binding, else the item's name. */
+export function placeWords(setup: Setup, at: string): string {
+  const slot = slotAt(at);
+  return slot ? slotWords(setup, slot) : itemWords(setup, { kind: 'remove', at });
 }

@@ -6,7 +6,7 @@ export {
 } from './actions.ts';
 export { changeWords } from './changes.ts';
 export { bytesProblemWords, descriptorProblemWords } from './descriptorProblems.ts';
-export { editWords } from './edits.ts';
+export { editWords, fieldsWords, placeWords } from './edits.ts';
 export { type Account, accountOf } from './explanations.ts';
 export { formatProblemWords, issueWords } from './formatProblems.ts';
 export { holdWords } from './holdWords.ts';

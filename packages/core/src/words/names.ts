@@ -26,6 +26,12 @@ export function radialMenuName(setup: Setup, id: string): string {
   return nameIn(setup.radialMenus, id);
 }
 
+/** The name of a command, common or a program's; null where there is none. */
+export function commandName(setup: Setup, id: string): string | null {
+  const lists = [setup.commonCommands, ...setup.programs.map(({ commands }) => commands)];
+  return lists.flat().find((command) => command.id === id)?.name ?? null;
+}
+
 function nameIn(list: readonly { readonly id: string; readonly name: string }[], id: string): string {
   return list.find((item) => item.id === id)?.name ?? id;
 }

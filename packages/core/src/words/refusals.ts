@@ -1,5 +1,6 @@
 import type { ShortcutProblem } from '../keys/index.ts';
 import type { LIMITS, Refusal, RegexProblem } from '../setup/index.ts';
+import { ITEM_WORDS } from './itemWords.ts';
 
 const LIMIT_WORDS: Readonly<Record<keyof typeof LIMITS, string>> = {
   devices: 'devices',
@@ -9,6 +10,10 @@ const LIMIT_WORDS: Readonly<Record<keyof typeof LIMITS, string>> = {
   macros: 'macros',
   radialMenus: 'radial menus',
   bindingsOfProfile: 'bindings in one profile',
+  controls: 'controls on one device',
+  rules: 'rules in one list',
+  steps: 'steps in one list',
+  radialItems: 'items in one radial menu',
 };
 
 /** A refusal in a sentence: what is wrong and, where there is one, the mend. */
@@ -50,8 +55,6 @@ export function refusalWords(refusal: Refusal): string {
       return `Two things would share the id “${refusal.id}”.`;
     case 'name-taken':
       return `There is already a program called “${refusal.name}”. Choose another name.`;
-    case 'position-out-of-range':
-      return `Position ${refusal.position + 1} does not exist; the last one is ${refusal.last + 1}.`;
     case 'too-many':
       return `At most ${refusal.limit} ${LIMIT_WORDS[refusal.what]} fit in a set-up.`;
     case 'others-based-on':
@@ -62,6 +65,22 @@ export function refusalWords(refusal: Refusal): string {
       return `“${refusal.key}” in profile “${refusal.profile}” is not layer/device/control/trigger.`;
     case 'profile-of-other-program':
       return `Profile “${refusal.profile}” does not belong to this program.`;
+    case 'item-gone':
+      return `There is no ${ITEM_WORDS[refusal.item]} “${refusal.id}” any more.`;
+    case 'field-gone':
+      return `This ${ITEM_WORDS[refusal.item]} is something else by now, which has no “${refusal.field}”.`;
+    case 'fields-clash':
+      return `${refusal.fields.join(', ')}: together with the rest of this ${ITEM_WORDS[refusal.item]} this makes no sense.`;
+    case 'last-one':
+      return `The last ${ITEM_WORDS[refusal.item]} cannot be removed. Remove the whole instead.`;
+    case 'order-fixed':
+      return `A ${ITEM_WORDS[refusal.item]} has no place in an order.`;
+    case 'turned-already':
+      return 'That was undone, or done again, by another page before.';
+    case 'entry-unknown':
+      return 'The edit this is about is not in the log, or cannot be read any more.';
+    case 'changed-since':
+      return 'Someone has changed the same things since, so there is nothing left to undo.';
     case 'everywhere-missing':
       return 'The profile Everywhere is missing.';
     case 'base-layer-missing':

@@ -2,8 +2,8 @@ import { mainTriggersOf } from '../devices/index.ts';
 import { type EngineEvent, simulate } from '../engine/index.ts';
 import { parseShortcut } from '../keys/index.ts';
 import { profileChain, resolveBehaviour } from '../resolve/index.ts';
-import { BASE_LAYER, demoSetup, planCopy, removeDevice } from '../setup/index.ts';
-import { editWords } from './edits.ts';
+import { BASE_LAYER, copyDevice, demoSetup, itemAt, planCopy } from '../setup/index.ts';
+import { editWords, fieldsWords } from './edits.ts';
 import { accountOf } from './explanations.ts';
 import { memoryDoesWords, memoryProblemWords, memoryReasonWords } from './memory.ts';
 import { triggerName } from './names.ts';
@@ -135,11 +135,24 @@ test.each([
 
 test('edits and problems are put into words', () => {
   const slot = { profile: 'larkframe', layer: BASE_LAYER, ...dial, trigger: 'clockwise' } as const;
-  expect(editWords(setup, { kind: 'set-binding', slot, binding: null })).toBe(
+  expect(editWords(setup, { kind: 'remove', at: itemAt.binding(slot) })).toBe(
     'clear Bench dial, turn clockwise in Larkframe',
   );
-  expect(editWords(setup, removeDevice(setup, 'bench-dial'))).toBe(
-    'remove Bench dial with what is bound to it',
+  const device = itemAt.device('bench-dial');
+  expect(editWords(setup, { kind: 'remove', at: device })).toBe('remove Bench dial');
+  expect(editWords(setup, copyDevice(setup, 'bench-dial')?.edit ?? raise())).toBe(
+    'add Bench dial 2 with what is bound to it',
+  );
+  const step = { kind: 'remove', at: `${itemAt.macro('hold-a-frame')}/steps/step-1` } as const;
+  expect(editWords(setup, step)).toBe('remove a step of Hold a frame');
+  expect(editWords(setup, { kind: 'set', at: `${device}/controls/dial`, fields: { canPress: false } })).toBe(
+    'change Dial of Bench dial',
+  );
+  expect(editWords(setup, { kind: 'set', at: itemAt.binding(slot), fields: { note: 'why?' } })).toBe(
+    'note on Bench dial, turn clockwise in Larkframe',
+  );
+  expect(fieldsWords(['note', 'face.label', 'behaviour.action'])).toBe(
+    'its note, its label and what it does',
   );
   const column = planCopy(setup, { what: 'column', from: 'larkframe', to: 'tallow' });
   expect(column.edit && editWords(setup, column.edit)).toMatch(/^set .* in Tallow and \d+ more$/);

@@ -2,7 +2,7 @@ import type { Platform } from '@nimble-lever/core/keys';
 import type { LayoutData } from '@nimble-lever/core/keys/layouts';
 import { z } from 'zod';
 import type { AppStore, AppThunk } from '../store.ts';
-import { layoutRead, platformChosen } from './keyboardSlice.ts';
+import { layoutChosen, layoutRead, platformChosen } from './keyboardSlice.ts';
 
 const NAME = 'nimble-lever:keyboard';
 const keptSchema = z.object({
@@ -33,11 +33,12 @@ export const choosePlatform =
 
 const readLayoutFile =
   (id: string, known: boolean): AppThunk<Promise<void>> =>
-  async (dispatch, getState) => {
+  async (dispatch) => {
     const file = Object.entries(FILES).find(([path]) => path.endsWith(`/${id}.json`))?.[1];
     if (!file) return;
+    dispatch(layoutChosen({ id, known }));
     const [data, { readLayout }] = await Promise.all([file(), import('@nimble-lever/core/keys/layouts')]);
-    dispatch(layoutRead({ ...getState().keyboard, layoutId: id, known, layout: readLayout(data) }));
+    dispatch(layoutRead({ id, layout: readLayout(data) }));
   };
 
 /** Finds the keyboard: as it was chosen before, else as the browser tells; else it is asked once. */

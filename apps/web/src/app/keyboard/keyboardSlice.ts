@@ -33,9 +33,17 @@ const slice = createSlice({
       ...state,
       platform: payload,
     }),
-    layoutRead: (_state, { payload }: PayloadAction<KeyboardState>): KeyboardState => payload,
+    /** Which layout it shall be; its file is still to be read. */
+    layoutChosen: (state, { payload }: PayloadAction<{ id: string; known: boolean }>): KeyboardState => ({
+      ...state,
+      layoutId: payload.id,
+      known: payload.known,
+    }),
+    /** A layout's file was read; another one may have been chosen meanwhile. */
+    layoutRead: (state, { payload }: PayloadAction<{ id: string; layout: Layout }>): KeyboardState =>
+      payload.id === state.layoutId ? { ...state, layout: payload.layout } : state,
   },
 });
 
-export const { platformChosen, layoutRead } = slice.actions;
+export const { platformChosen, layoutChosen, layoutRead } = slice.actions;
 export const keyboardReducer = slice.reducer;

@@ -1,41 +1,51 @@
-import { type Entry, type LogEntry, logEntrySchema, setupSchema } from '@nimble-lever/core/setup';
-import { z } from 'zod';
-
-const listSchema = z.array(z.object({ id: z.string(), name: z.string(), revision: z.number() }));
-const storedSchema = z.object({
-  id: z.string(),
-  revision: z.number(),
-  setup: setupSchema,
-  log: z.array(logEntrySchema),
-});
-const savedSchema = z.object({ revision: z.number(), entries: z.array(logEntrySchema) });
-const problemSchema = z.looseObject({
-  title: z.string(),
-  detail: z.string(),
-  entry: z.string().optional(),
-  missed: z.array(logEntrySchema).optional(),
-});
-export const newsSchema = z.object({ kind: z.literal('edits'), entries: z.array(logEntrySchema) });
+import {
+  appendAnswerSchema,
+  type Entry,
+  historySchema,
+  problemSchema,
+  setUpListSchema,
+  storedSchema,
+} from '@nimble-lever/core/setup';
+import type { z } from 'zod';
+import { bare } from './setupState.ts';
 
 export type Stored = z.infer<typeof storedSchema>;
 
-/** What the server made of edits: saved; behind (here is what was missed); refused; or not to be reached. */
+/** What the server made of a request with entries. */
 export type SendOutcome =
-  | { readonly kind: 'saved' | 'behind'; readonly entries: readonly LogEntry[] }
-  | { readonly kind: 'refused'; readonly entry: string | null; readonly detail: string }
+  | ({ readonly kind: 'answered' } & z.infer<typeof appendAnswerSchema>)
+  /** There is more in it than a request may have. */
+  | { readonly kind: 'too-large' }
+  /** The server is there, and cannot read this request or fails at it. */
+  | { readonly kind: 'unreadable' | 'broken'; readonly detail: string }
+  /** The server or its database cannot be reached now; the same request may do later. */
   | { readonly kind: 'away'; readonly detail: string };
 
 const AWAY = 'The server does not answer.';
+/** Longer than any limit of the server. */
+const LIMIT_MS = 30_000;
 
-/** Reads the first set-up of the server. Throws an error whose message can be shown. */
-export async function readFirstSetUp(): Promise<Stored> {
-  const [first] = listSchema.parse(await getJson('/api/set-ups'));
+/** Reads the first set-up of the server, with an author's newest edits. Throws an error whose message can be shown. */
+export async function readFirstSetUp(author: string): Promise<Stored> {
+  const [first] = readAs(setUpListSchema, await getJson('/api/set-ups'));
   if (!first) throw new Error('The server has no set-up.');
-  return storedSchema.parse(await getJson(`/api/set-ups/${first.id}`));
+  return readAs(storedSchema, await getJson(`/api/set-ups/${first.id}?author=${author}`));
+}
+
+/** An author's edits before a revision. Throws as `readFirstSetUp` does. */
+export async function readOlder(setUp: string, before: number, author: string) {
+  const query = `before=${before}&author=${author}`;
+  return readAs(historySchema, await getJson(`/api/set-ups/${setUp}/edits?${query}`));
+}
+
+function readAs<Schema extends z.ZodType>(schema: Schema, json: unknown): z.infer<Schema> {
+  const parsed = schema.safeParse(json);
+  if (parsed.success) return parsed.data;
+  throw new Error('The server answers otherwise than this page expects. Load the page anew.');
 }
 
 async function getJson(url: string): Promise<unknown> {
-  const response = await fetch(url).catch(() => {
+  const response = await fetch(url, { signal: AbortSignal.timeout(LIMIT_MS) }).catch(() => {
     throw new Error(AWAY);
   });
   const body: unknown = await response.json().catch(() => null);
@@ -43,27 +53,38 @@ async function getJson(url: string): Promise<unknown> {
   throw new Error(problemSchema.safeParse(body).data?.detail ?? AWAY);
 }
 
-/** Sends entries made on top of a revision. */
+/** Sends entries, and the revision up to which the log is known here. */
 export async function sendEntries(
   setUp: string,
-  base: number,
+  after: number,
   entries: readonly Entry[],
 ): Promise<SendOutcome> {
-  const sent = entries.map(({ id, edit, role, of }) => ({ id, edit, role, of }));
   try {
     const response = await fetch(`/api/set-ups/${setUp}/edits`, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ base, entries: sent }),
+      body: JSON.stringify({ after, entries: entries.map(bare) }),
+      signal: AbortSignal.timeout(LIMIT_MS),
     });
-    const body: unknown = await response.json();
-    if (response.ok) return { kind: 'saved', entries: savedSchema.parse(body).entries };
-    const problem = problemSchema.parse(body);
-    if (response.status === 409) return { kind: 'behind', entries: problem.missed ?? [] };
-    if (response.status < 500)
-      return { kind: 'refused', entry: problem.entry ?? null, detail: problem.detail };
-    return { kind: 'away', detail: problem.detail };
+    const body: unknown = await response.json().catch(() => null);
+    return outcomeOf(response.status, body);
   } catch {
     return { kind: 'away', detail: AWAY };
   }
+}
+
+/**
+ * Only our server's own words refuse something. An answer that is no problem of ours comes from something between,
+ * and says no more than that the server was not reached.
+ */
+function outcomeOf(status: number, body: unknown): SendOutcome {
+  if (status === 200) {
+    const answer = appendAnswerSchema.safeParse(body);
+    return answer.success ? { kind: 'answered', ...answer.data } : { kind: 'away', detail: AWAY };
+  }
+  if (status === 413) return { kind: 'too-large' };
+  const problem = problemSchema.safeParse(body).data;
+  if (!problem) return { kind: 'away', detail: AWAY };
+  if (status === 400) return { kind: 'unreadable', detail: problem.detail };
+  return { kind: status === 500 ? 'broken' : 'away', detail: problem.detail };
 }

@@ -1,22 +1,35 @@
-import type { Entry, LogEntry } from '@nimble-lever/core/setup';
+import type { Author, Entry, NewsEntry } from '@nimble-lever/core/setup';
 import { createAction, type UnknownAction } from '@reduxjs/toolkit';
+import { type AsideEntry, type Notice, withNotice } from './notices.ts';
 import {
   edited,
   type Loaded,
   loaded,
   NO_SETUP,
+  type OlderEntries,
+  olderRead,
+  type RefusedEntry,
   received,
   refused,
   type Saving,
   type SetupState,
+  setAside,
 } from './setupState.ts';
 
 export const setupLoaded = createAction<Loaded>('setup/loaded');
 export const setupFailed = createAction<string>('setup/failed');
 export const entryMade = createAction<Entry>('setup/entryMade');
-export const entriesReceived = createAction<readonly LogEntry[]>('setup/entriesReceived');
-export const entryRefused = createAction<{ id: string; detail: string }>('setup/entryRefused');
-export const savingChanged = createAction<Saving>('setup/savingChanged');
+export const entriesReceived = createAction<readonly NewsEntry[]>('setup/entriesReceived');
+/** More was missed than is told. */
+export const leftBehind = createAction('setup/leftBehind');
+export const entryRefused = createAction<RefusedEntry>('setup/entryRefused');
+export const entrySetAside = createAction<{ id: string; detail: string; at: string }>('setup/entrySetAside');
+export const asideChanged = createAction<readonly AsideEntry[]>('setup/asideChanged');
+export const olderEntriesRead = createAction<OlderEntries>('setup/olderEntriesRead');
+export const savingChanged = createAction<{ saving: Saving; waitingFor?: string }>('setup/savingChanged');
+export const authorChanged = createAction<Author>('setup/authorChanged');
+export const outdatedFound = createAction('setup/outdatedFound');
+export const noticed = createAction<Notice>('setup/noticed');
 export const noticeClosed = createAction<string>('setup/noticeClosed');
 
 /**
@@ -28,8 +41,21 @@ export function setupReducer(state: SetupState = NO_SETUP, action: UnknownAction
   if (setupFailed.match(action)) return { ...state, failed: action.payload };
   if (entryMade.match(action)) return edited(state, action.payload);
   if (entriesReceived.match(action)) return received(state, action.payload);
-  if (entryRefused.match(action)) return refused(state, action.payload.id, action.payload.detail);
-  if (savingChanged.match(action)) return { ...state, saving: action.payload };
+  if (leftBehind.match(action)) return { ...state, outOfStep: true };
+  if (entryRefused.match(action)) return refused(state, action.payload);
+  if (entrySetAside.match(action)) {
+    const { id, detail, at } = action.payload;
+    return setAside(state, id, detail, at);
+  }
+  if (asideChanged.match(action)) return { ...state, aside: action.payload };
+  if (olderEntriesRead.match(action)) return olderRead(state, action.payload);
+  if (savingChanged.match(action)) {
+    const { saving, waitingFor = null } = action.payload;
+    return { ...state, saving, waitingFor };
+  }
+  if (authorChanged.match(action)) return { ...state, me: action.payload };
+  if (outdatedFound.match(action)) return { ...state, outdated: true };
+  if (noticed.match(action)) return withNotice(state, action.payload);
   if (noticeClosed.match(action)) {
     return { ...state, notices: state.notices.filter(({ id }) => id !== action.payload) };
   }

@@ -1,7 +1,15 @@
-import Alert from '@mui/material/Alert';
+import Alert, { type AlertColor } from '@mui/material/Alert';
+import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
 import { styled } from '@mui/material/styles';
-import { editWords, refusalWords } from '@nimble-lever/core/words';
+import type { Setup } from '@nimble-lever/core/setup';
+import { editWords, fieldsWords, placeWords, refusalWords } from '@nimble-lever/core/words';
+import { X } from 'lucide-react';
+import { type ReactNode, useState } from 'react';
+import { Link, useLocation } from 'react-router';
 import { AskKeyboard } from '../keyboard/AskKeyboard.tsx';
+import { makeEdit } from '../setup/edits.ts';
+import type { Notice } from '../setup/notices.ts';
 import { selectSetup } from '../setup/selectors.ts';
 import { noticeClosed } from '../setup/setupSlice.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
@@ -15,22 +23,135 @@ const Stack = styled('div')({
   display: 'flex',
   flexDirection: 'column',
   gap: 8,
-  maxWidth: 420,
+  width: 480,
+  maxWidth: 'calc(100vw - 32px)',
+  pointerEvents: 'none',
+  '& > *': { pointerEvents: 'auto' },
 });
 
-/** Edits that could not be kept: what, why, and what stays. */
+/** What the person must know: what could not be kept and why, what someone else changed, and what can be done. */
 export function Notices() {
   const dispatch = useAppDispatch();
   const setup = useAppSelector(selectSetup);
-  const notices = useAppSelector((state) => state.setup.notices);
+  const { notices, outdated } = useAppSelector((state) => state.setup);
+  const [seen, setSeen] = useState(false);
+  const isThere = useLocation().pathname === '/settings';
+  const seeUnreadable = () => setSeen(true);
   return (
     <Stack>
       <AskKeyboard />
-      {notices.map(({ id, edit, refusal, detail }) => (
-        <Alert key={id} severity="error" closeText={WORDS.close} onClose={() => dispatch(noticeClosed(id))}>
-          {WORDS.notKept(editWords(setup, edit))} {refusal ? refusalWords(refusal) : detail}
-        </Alert>
-      ))}
+      {outdated && (
+        <Told severity="info" action={<Button onClick={() => location.reload()}>{WORDS.reload}</Button>}>
+          {WORDS.outdated}
+        </Told>
+      )}
+      {setup.unreadable.length > 0 && !seen && !isThere && (
+        <Told severity="warning" action={<ToSettings onDone={seeUnreadable} />} onClose={seeUnreadable}>
+          {WORDS.unreadable(setup.unreadable.length)}
+        </Told>
+      )}
+      {notices.map((notice) => {
+        const close = () => dispatch(noticeClosed(notice.id));
+        return (
+          <Told
+            key={notice.id}
+            severity={notice.kind === 'overwritten' ? 'info' : 'error'}
+            action={<NoticeAction notice={notice} onDone={close} />}
+            onClose={close}
+          >
+            {noticeWords(setup, notice)}
+          </Told>
+        );
+      })}
     </Stack>
   );
+}
+
+interface ToldProps {
+  readonly severity: AlertColor;
+  readonly action: ReactNode;
+  readonly onClose?: () => void;
+  readonly children: ReactNode;
+}
+
+/** One notice: low, since what it covers may be wanted; what can be done beside the words. */
+function Told({ severity, action, onClose, children }: ToldProps) {
+  const close = onClose && (
+    <IconButton aria-label={WORDS.close} title={WORDS.close} onClick={onClose}>
+      <X size={16} aria-hidden />
+    </IconButton>
+  );
+  return (
+    <Alert
+      severity={severity}
+      sx={{ py: 0, alignItems: 'center', '& .MuiAlert-action': { gap: 0.5, alignItems: 'center', py: 0 } }}
+      action={
+        <>
+          {action}
+          {close}
+        </>
+      }
+    >
+      {children}
+    </Alert>
+  );
+}
+
+interface ActionProps {
+  readonly notice: Notice;
+  readonly onDone: () => void;
+}
+
+/** Goes to where it can be dealt with. */
+function ToSettings({ onDone }: Pick<ActionProps, 'onDone'>) {
+  return (
+    <Button component={Link} to="/settings" sx={{ whiteSpace: 'nowrap' }} onClick={onDone}>
+      {WORDS.toSettings}
+    </Button>
+  );
+}
+
+/** What can be done about it, where something can. */
+function NoticeAction({ notice, onDone }: ActionProps) {
+  const dispatch = useAppDispatch();
+  switch (notice.kind) {
+    case 'overwritten':
+      return (
+        <Button
+          sx={{ whiteSpace: 'nowrap' }}
+          onClick={() => {
+            dispatch(makeEdit(notice.back));
+            onDone();
+          }}
+        >
+          {WORDS.putBack}
+        </Button>
+      );
+    case 'aside':
+      return <ToSettings onDone={onDone} />;
+    case 'refused':
+    case 'said':
+      return null;
+  }
+}
+
+function noticeWords(setup: Setup, notice: Notice): string {
+  switch (notice.kind) {
+    case 'refused': {
+      const { edit, refusal, detail } = notice;
+      const what = edit ? editWords(setup, edit) : WORDS.earlierEdit;
+      return `${WORDS.notKept(what)} ${refusal ? refusalWords(refusal) : (detail ?? '')}`;
+    }
+    case 'overwritten': {
+      const { by, at, fields } = notice;
+      const where = placeWords(setup, at);
+      return fields.length === 0
+        ? WORDS.removedByOther(by, where)
+        : WORDS.overwritten(by, fieldsWords(fields), where);
+    }
+    case 'aside':
+      return `${WORDS.keptAside(editWords(setup, notice.edit))} ${notice.detail}`;
+    case 'said':
+      return notice.words;
+  }
 }

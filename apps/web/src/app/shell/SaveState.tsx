@@ -16,9 +16,14 @@ const Box = styled('span')<{ ownerState: { waiting: boolean } }>(
 
 /** Whether everything is saved, and since when. */
 export function SaveState() {
-  const { saving, savedAt, pending } = useAppSelector((state) => state.setup);
+  const { saving, savedAt, pending, waitingFor } = useAppSelector((state) => state.setup);
   return (
-    <Box ownerState={{ waiting: saving === 'waiting' }} role="status" data-saving={saving}>
+    <Box
+      ownerState={{ waiting: saving === 'waiting' }}
+      role="status"
+      data-saving={saving}
+      title={waitingFor ? WORDS.waitingBecause(waitingFor) : undefined}
+    >
       {saving === 'saved' && <Check size={14} aria-hidden />}
       {saving === 'saving' && <LoaderCircle size={14} aria-hidden />}
       {saving === 'waiting' && <CloudOff size={14} aria-hidden />}

@@ -1,16 +1,18 @@
 import { styled } from '@mui/material/styles';
-import { Suspense } from 'react';
+import { lazy, Suspense } from 'react';
 import { Outlet, useLocation } from 'react-router';
 import { Find } from '../find/Find.tsx';
 import { selectSetup } from '../setup/selectors.ts';
 import { useAppSelector } from '../store.ts';
 import { FrontChip } from './FrontChip.tsx';
 import { Message } from './Message.tsx';
-import { Notices } from './Notices.tsx';
 import { Rail } from './Rail.tsx';
 import { SaveState } from './SaveState.tsx';
 import { UndoButtons } from './UndoButtons.tsx';
 import { WORDS } from './words.ts';
+
+/** Not needed to draw the first view. */
+const Notices = lazy(async () => ({ default: (await import('./Notices.tsx')).Notices }));
 
 const Frame = styled('div')({ display: 'flex', height: '100%' });
 const Side = styled('div')({ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' });
@@ -43,7 +45,9 @@ export function Shell() {
               <Outlet />
             </Suspense>
           </Main>
-          <Notices />
+          <Suspense fallback={null}>
+            <Notices />
+          </Suspense>
         </Side>
       ) : (
         <Side>

@@ -13,34 +13,45 @@ export function UndoButtons() {
   const dispatch = useAppDispatch();
   const setup = useAppSelector(selectSetup);
   const history = useAppSelector(selectHistory);
-  const lastUndo = history.undo.at(-1);
-  const lastRedo = history.redo.at(-1);
+  const hasOlder = useAppSelector((state) => state.setup.hasOlder);
+  const lastUndo = history.undo.at(-1)?.edit;
+  const lastRedo = history.redo.at(-1)?.edit;
 
   useEffect(() => {
     const onKeyDown = (event: KeyboardEvent) => {
       if (!event.isTrusted || event.defaultPrevented || isText(event.target)) return;
       if (!(event.ctrlKey || event.metaKey) || event.altKey || event.code !== 'KeyZ') return;
       event.preventDefault();
-      dispatch(event.shiftKey ? redo() : undo());
+      void dispatch(event.shiftKey ? redo() : undo());
     };
     window.addEventListener('keydown', onKeyDown);
     return () => window.removeEventListener('keydown', onKeyDown);
   }, [dispatch]);
 
-  const undoWords = lastUndo ? WORDS.undo(editWords(setup, lastUndo.edit)) : WORDS.nothingToUndo;
-  const redoWords = lastRedo ? WORDS.redo(editWords(setup, lastRedo.edit)) : WORDS.nothingToRedo;
+  const undoWords = lastUndo
+    ? WORDS.undo(editWords(setup, lastUndo))
+    : hasOlder
+      ? WORDS.undo(WORDS.earlierEdit)
+      : WORDS.nothingToUndo;
+  const canRedo = lastRedo !== undefined || (history.needsOlder && hasOlder);
+  const redoWords = lastRedo
+    ? WORDS.redo(editWords(setup, lastRedo))
+    : canRedo
+      ? WORDS.redo(WORDS.earlierEdit)
+      : WORDS.nothingToRedo;
+  const turn = (which: typeof undo) => () => void dispatch(which());
   return (
     <>
       <Tooltip title={undoWords}>
         <span>
-          <IconButton aria-label={undoWords} disabled={!lastUndo} onClick={() => dispatch(undo())}>
+          <IconButton aria-label={undoWords} disabled={!lastUndo && !hasOlder} onClick={turn(undo)}>
             <Undo2 size={18} aria-hidden />
           </IconButton>
         </span>
       </Tooltip>
       <Tooltip title={redoWords}>
         <span>
-          <IconButton aria-label={redoWords} disabled={!lastRedo} onClick={() => dispatch(redo())}>
+          <IconButton aria-label={redoWords} disabled={!canRedo} onClick={turn(redo)}>
             <Redo2 size={18} aria-hidden />
           </IconButton>
         </span>

@@ -38,6 +38,7 @@ export const WORDS = {
   saved: (time: string) => `Saved ${time}`,
   nothingYet: 'Saved',
   saving: 'Saving…',
+  waitingBecause: (detail: string) => `${detail} It is tried again by itself.`,
   waiting: (count: number) =>
     `Not saved yet: ${count} ${count === 1 ? 'edit is' : 'edits are'} kept here and sent again`,
   askKeyboard:
@@ -64,6 +65,21 @@ export const WORDS = {
   failed: 'The set-up could not be read.',
   tryingAgain: 'Nothing is lost. Trying again by itself…',
   notKept: (what: string) => `Could not ${what}.`,
+  notAllowed: (why: string) => `${why} Nothing was changed.`,
+  tooLarge: 'This is more than can be saved as one edit (2 MB). Nothing was changed; do it in parts.',
+  notReached: (why: string) => `The edits from before could not be read. ${why} Nothing was changed.`,
+  overwritten: (by: string, what: string, where: string) =>
+    `${by} changed ${where} (${what}), which you had just changed. Theirs stands.`,
+  removedByOther: (by: string, where: string) => `${by} removed ${where}, which you had just changed.`,
+  putBack: 'Put mine back',
+  keptAside: (what: string) => `Could not save “${what}”; it is kept aside.`,
+  toSettings: 'Look at it',
+  outdated: 'Nimble Lever was brought up to date. Load the page anew to go on; nothing is lost.',
+  unreadable: (count: number) =>
+    count === 1
+      ? 'One part of the set-up cannot be read. It is kept, and everything else works.'
+      : `${count} parts of the set-up cannot be read. They are kept, and everything else works.`,
+  earlierEdit: 'an earlier edit',
   close: 'Close',
   notFound: 'There is no such page.',
   toBoard: 'Go to the Board',

@@ -1,4 +1,4 @@
-import { type Device, freeId } from '@nimble-lever/core/devices';
+import { cutName, type Device, freeId } from '@nimble-lever/core/devices';
 import {
   type Decoder,
   decodeReport,
@@ -54,7 +54,7 @@ async function hear(
   signal: AbortSignal,
 ) {
   if (!device.opened) await device.open();
-  const name = device.productName.trim().slice(0, 60) || WORDS.hidDevice;
+  const name = cutName(device.productName.trim()) || WORDS.hidDevice;
   const slug = freeId(name, new Set(), 'device');
   const descriptor = fromWebHid(device.collections);
   const described = describedDevice(descriptor, slug, name);

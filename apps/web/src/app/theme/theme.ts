@@ -136,6 +136,19 @@ export const theme = createTheme({
         }),
       },
     },
+    // Brick for what went wrong, verdigris for what someone did; the words in ink.
+    MuiAlert: {
+      styleOverrides: {
+        root: ({ theme: { vars }, ownerState: { severity } }) => {
+          const calm = severity === 'info' || severity === 'success';
+          return {
+            color: vars?.palette.text.primary,
+            backgroundColor: calm ? vars?.palette.tokens.accentTint : vars?.palette.tokens.brickTint,
+            '& .MuiAlert-icon': { color: calm ? vars?.palette.tokens.accent : vars?.palette.tokens.brick },
+          };
+        },
+      },
+    },
     MuiTooltip: {
       defaultProps: { enterDelay: 400, disableInteractive: true, describeChild: true },
       styleOverrides: { tooltip: { fontSize: SIZE.s, fontWeight: 400 } },

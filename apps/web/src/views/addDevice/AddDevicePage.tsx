@@ -1,14 +1,13 @@
 import Button from '@mui/material/Button';
 import OutlinedInput from '@mui/material/OutlinedInput';
 import { styled } from '@mui/material/styles';
-import { CATALOGUE, freeId, LINE_PATTERN } from '@nimble-lever/core/devices';
+import { CATALOGUE, cutName, nameSchema } from '@nimble-lever/core/devices';
 import { SAMPLES, type Sample } from '@nimble-lever/core/devices/hid';
 import { type DragEvent, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { addFromCatalogue } from '../../app/setup/addDevice.ts';
-import { makeEdit } from '../../app/setup/edits.ts';
-import { selectSetup } from '../../app/setup/selectors.ts';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { addDevice, addFromCatalogue } from '../../app/setup/addDevice.ts';
+import { newId } from '../../app/setup/newId.ts';
+import { useAppDispatch } from '../../app/store.ts';
 import { DescribedDrawing } from './DescribedDrawing.tsx';
 import { fileText, readDescribed } from './readDescribed.ts';
 import { TryReports } from './TryReports.tsx';
@@ -53,14 +52,12 @@ const LARGEST_FILE = 1_000_000;
 export function AddDevicePage() {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
-  const setup = useAppSelector(selectSetup);
   const [text, setText] = useState('');
   const [name, setName] = useState('');
   const [over, setOver] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   const sample: Sample | undefined = SAMPLES.find(({ descriptor }) => descriptor === text);
   const called = name.trim() || 'New device';
-  const id = freeId(called, new Set(setup.devices.map((device) => device.id)), 'device');
   const read = useMemo(() => (text.trim() === '' ? null : readDescribed(text)), [text]);
   const found = typeof read === 'object' ? read : null;
   const reports = useReports(found?.decoder ?? null);
@@ -80,12 +77,13 @@ export function AddDevicePage() {
       setProblem(WORDS.tooLarge);
       return;
     }
-    take(fileText(new Uint8Array(await file.arrayBuffer())), file.name.replace(/\.[^.]*$/, '').slice(0, 60));
+    take(fileText(new Uint8Array(await file.arrayBuffer())), cutName(file.name.replace(/\.[^.]*$/, '')));
   };
   const add = () => {
-    if (!found || !LINE_PATTERN.test(called)) return;
-    const item = { ...found.described.device, id, name: called, descriptor: found.text };
-    dispatch(makeEdit({ kind: 'set-device', id, item, at: setup.devices.length }));
+    const parsed = nameSchema.safeParse(called);
+    if (!found || !parsed.success) return;
+    const id = newId(parsed.data, 'device');
+    dispatch(addDevice({ ...found.described.device, id, name: parsed.data, descriptor: found.text }));
     void navigate('/board');
   };
   const controls = found?.described.device.controls ?? [];

@@ -1,6 +1,6 @@
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
-import { EVERYWHERE } from '@nimble-lever/core/setup';
+import { EVERYWHERE, itemAt, moveTo } from '@nimble-lever/core/setup';
 import { Ellipsis, Pin } from 'lucide-react';
 import { useState } from 'react';
 import { makeEdit } from '../../app/setup/edits.ts';
@@ -34,7 +34,10 @@ export function ColumnHead({ column, place, width, front, onCopy }: Props) {
     act();
   };
   const move = (by: number) =>
-    choose(() => dispatch(makeEdit({ kind: 'move-program', program: profile.program ?? '', to: at + by })));
+    choose(() => {
+      const program = profile.program ?? '';
+      dispatch(makeEdit(moveTo(itemAt.program(program), programs, program, at + by)));
+    });
   const pin = choose(() =>
     dispatch(
       viewChanged({

@@ -4,11 +4,11 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import OutlinedInput from '@mui/material/OutlinedInput';
 import { styled } from '@mui/material/styles';
-import { freeId } from '@nimble-lever/core/devices';
-import { BASE_LAYER, type Layer, LIMITS, removeLayer, type Setup } from '@nimble-lever/core/setup';
+import { BASE_LAYER, itemAt, type Layer, LIMITS, type Setup } from '@nimble-lever/core/setup';
 import { Ellipsis, Plus, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import { makeEdit } from '../../app/setup/edits.ts';
+import { newId } from '../../app/setup/newId.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { useDraft } from '../../app/useDraft.ts';
@@ -55,8 +55,9 @@ export function LayerTabs() {
   const current = layers.find(({ id }) => id === layer);
   const add = () => {
     const name = WORDS.layerNumber(layers.length + 1);
-    const id = freeId(name, new Set(layers.map((own) => own.id)), 'layer');
-    dispatch(makeEdit({ kind: 'set-layer', id, item: { id, name }, at: layers.length }));
+    const id = newId(name, 'layer');
+    const after = layers.at(-1)?.id ?? null;
+    dispatch(makeEdit({ kind: 'add', at: itemAt.layer(id), item: { id, name }, after }));
     dispatch(layerShown(id));
     setRenaming(true);
   };
@@ -66,12 +67,7 @@ export function LayerTabs() {
       <Tabs role="tablist" aria-label={WORDS.layers}>
         {layers.map(({ id, name }) =>
           renaming && id === layer && current ? (
-            <LayerName
-              key={id}
-              layer={current}
-              at={layers.indexOf(current)}
-              onDone={() => setRenaming(false)}
-            />
+            <LayerName key={id} layer={current} onDone={() => setRenaming(false)} />
           ) : (
             <button
               key={id}
@@ -118,7 +114,7 @@ export function LayerTabs() {
         <MenuItem
           onClick={() => {
             setAnchor(null);
-            dispatch(makeEdit(removeLayer(setup, layer)));
+            dispatch(makeEdit({ kind: 'remove', at: itemAt.layer(layer) }));
             dispatch(layerShown(BASE_LAYER));
           }}
         >
@@ -154,15 +150,14 @@ export function LayerTabs() {
 
 interface NameProps {
   readonly layer: Layer;
-  readonly at: number;
   readonly onDone: () => void;
 }
 
-function LayerName({ layer, at, onDone }: NameProps) {
+function LayerName({ layer, onDone }: NameProps) {
   const dispatch = useAppDispatch();
   const draft = useDraft(layer.name, (text) => {
     const name = text.trim();
-    if (name) dispatch(makeEdit({ kind: 'set-layer', id: layer.id, item: { ...layer, name }, at }));
+    if (name) dispatch(makeEdit({ kind: 'set', at: itemAt.layer(layer.id), fields: { name } }));
   });
   return (
     <OutlinedInput

@@ -1,5 +1,5 @@
 import { compile } from '@nimble-lever/core/engine';
-import { acting, applyEdit, BASE_LAYER, demoSetup, type Slot } from '@nimble-lever/core/setup';
+import { acting, applyEdit, BASE_LAYER, demoSetup, itemAt, type Slot } from '@nimble-lever/core/setup';
 import { boardModel, placeOf, type Shown, slotAt } from './boardModel.ts';
 import { USUAL_VIEW } from './boardView.ts';
 import { triedOut } from './dock/triedOut.ts';
@@ -153,9 +153,9 @@ test('a guarded press sends nothing by itself, and says what it asks for', () =>
   const where = slot({});
   const guarded = { ...acting({ kind: 'shortcut', shortcut: 'Del' }, 'follow'), guard: 'second' as const };
   const edited = applyEdit(setup, {
-    kind: 'set-binding',
-    slot: where,
-    binding: { behaviour: guarded, face: null, note: null },
+    kind: 'set',
+    at: itemAt.binding(where),
+    fields: { behaviour: guarded },
   });
   if (!edited.ok) throw new Error(edited.problem.code);
   expect(triedOut(compile(edited.value.setup), where)).toEqual({

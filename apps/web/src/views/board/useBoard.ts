@@ -1,8 +1,8 @@
 import type { Trigger } from '@nimble-lever/core/devices';
-import { adaptBinding, BASE_LAYER, type Slot } from '@nimble-lever/core/setup';
+import { adaptBinding, BASE_LAYER, bindingChanges, itemAt, keyOf, type Slot } from '@nimble-lever/core/setup';
 import { createSelector, type UnknownAction } from '@reduxjs/toolkit';
 import { type KeyboardEvent, useCallback } from 'react';
-import { makeEdit } from '../../app/setup/edits.ts';
+import { makeEdit, makeEdits } from '../../app/setup/edits.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { type AppThunk, type RootState, useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { type BoardModel, boardModel, placeOf, slotAt } from './boardModel.ts';
@@ -103,7 +103,7 @@ function keyAction(
     return () => triggersFolded({ control: `${device.id}/${control.id}`, open: !unfolded });
   }
   if (key !== 'Delete' || cell.face.source !== 'set') return null;
-  return () => makeEdit({ kind: 'set-binding', slot: cell.slot, binding: null });
+  return () => makeEdit({ kind: 'remove', at: itemAt.binding(cell.slot) });
 }
 
 /** Copies what a cell does, wherever it comes from. */
@@ -123,7 +123,8 @@ const pasteInto =
     const from = copied ? setup.profiles[copied.profile] : undefined;
     if (!copied || !from) return;
     const binding = adaptBinding(setup, copied.binding, from, column.profile, slot.trigger);
-    dispatch(makeEdit({ kind: 'set-binding', slot, binding }));
+    const before = column.profile.bindings[keyOf(slot)] ?? null;
+    dispatch(makeEdits(bindingChanges(slot, before, binding)));
   };
 
 function targetOf(key: string, at: { row: number; column: number }, model: BoardModel) {

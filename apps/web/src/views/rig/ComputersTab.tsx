@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import OutlinedInput from '@mui/material/OutlinedInput';
 import { type Device, MOST_COMPUTERS } from '@nimble-lever/core/devices';
-import { acting, BASE_LAYER, EVERYWHERE, type Setup, slotOf } from '@nimble-lever/core/setup';
+import { acting, BASE_LAYER, EVERYWHERE, itemAt, type Setup, slotOf } from '@nimble-lever/core/setup';
 import { profileName, triggerNameIn } from '@nimble-lever/core/words';
 import { X } from 'lucide-react';
 import { useState } from 'react';
@@ -38,7 +38,7 @@ export function ComputersTab({ device }: { readonly device: Device }) {
       trigger: 'press',
     } as const;
     const behaviour = acting({ kind: 'computer', device: null, change: 'next', computer: 0 }, 'tap');
-    dispatch(makeEdit({ kind: 'set-binding', slot, binding: { behaviour, face: null, note: null } }));
+    dispatch(makeEdit({ kind: 'set', at: itemAt.binding(slot), fields: { behaviour } }));
   };
   const switchers = switchersOf(setup, device.id);
   return (

@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import OutlinedInput from '@mui/material/OutlinedInput';
 import { styled } from '@mui/material/styles';
-import { addPhrase, type Control, type Device } from '@nimble-lever/core/devices';
+import { addPhrase, type Control, cutName, type Device } from '@nimble-lever/core/devices';
 import { Trash2, X } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import { selectSetup } from '../../app/setup/selectors.ts';
@@ -116,7 +116,7 @@ function ControlFields({ control, edits, came }: FieldsProps) {
   });
   const phrase = useDraft(control.phrase ?? '', (text) => {
     const said = text.trim();
-    if (said) edits.setControl({ ...control, name: said.slice(0, 60), phrase: said });
+    if (said) edits.setControl({ ...control, name: cutName(said), phrase: said });
   });
   const isOwn = !came?.controls.some(({ id }) => id === control.id);
   return (

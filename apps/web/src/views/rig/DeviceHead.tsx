@@ -3,12 +3,12 @@ import OutlinedInput from '@mui/material/OutlinedInput';
 import Slider from '@mui/material/Slider';
 import { styled } from '@mui/material/styles';
 import type { Device } from '@nimble-lever/core/devices';
-import { asItCame, changeDevice, removeDevice } from '@nimble-lever/core/setup';
+import { asItCame, changesOf, itemAt, sameJson } from '@nimble-lever/core/setup';
 import { profileName } from '@nimble-lever/core/words';
 import type { ReactNode } from 'react';
 import { setPlugged } from '../../app/bench/bench.ts';
 import { benchDevice, chargeSet } from '../../app/bench/benchSlice.ts';
-import { makeEdit } from '../../app/setup/edits.ts';
+import { makeEdit, makeEdits } from '../../app/setup/edits.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { useDraft } from '../../app/useDraft.ts';
@@ -50,13 +50,13 @@ export function DeviceHead({ device, profile, layer, onProfile, onLayer, childre
   const setup = useAppSelector(selectSetup);
   const bench = useAppSelector((state) => state.bench);
   const { plugged, charge } = benchDevice(bench, device);
-  const at = setup.devices.indexOf(device);
+  const at = itemAt.device(device.id);
   const name = useDraft(device.name, (text) => {
     const next = text.trim();
-    if (next) dispatch(makeEdit({ kind: 'set-device', id: device.id, item: { ...device, name: next }, at }));
+    if (next) dispatch(makeEdit({ kind: 'set', at, fields: { name: next } }));
   });
   const came = asItCame(device);
-  const isSame = came !== null && JSON.stringify(came) === JSON.stringify(device);
+  const isSame = came !== null && sameJson(came, device);
   return (
     <Box>
       <OutlinedInput
@@ -91,11 +91,11 @@ export function DeviceHead({ device, profile, layer, onProfile, onLayer, childre
       <Button
         disabled={!came || isSame}
         title={came ? WORDS.putBackMeans : WORDS.noOrigin}
-        onClick={() => came && dispatch(makeEdit(changeDevice(setup, came)))}
+        onClick={() => came && dispatch(makeEdits(changesOf(at, device, came)))}
       >
         {WORDS.putBack}
       </Button>
-      <Button title={WORDS.removed} onClick={() => dispatch(makeEdit(removeDevice(setup, device.id)))}>
+      <Button title={WORDS.removed} onClick={() => dispatch(makeEdit({ kind: 'remove', at }))}>
         {WORDS.remove}
       </Button>
       <span style={{ flexBasis: '100%', height: 0 }} />

@@ -1,5 +1,6 @@
 import { styled } from '@mui/material/styles';
 import type { Device } from '@nimble-lever/core/devices';
+import { itemAt, moveTo } from '@nimble-lever/core/setup';
 import { BatteryLow, BatteryMedium, ChevronDown, ChevronUp, Plug, Unplug } from 'lucide-react';
 import { benchDevice } from '../../app/bench/benchSlice.ts';
 import { makeEdit } from '../../app/setup/edits.ts';
@@ -76,7 +77,7 @@ interface Props {
 export function DeviceList({ devices, selected, onSelect }: Props) {
   const dispatch = useAppDispatch();
   const move = (device: Device, at: number) =>
-    dispatch(makeEdit({ kind: 'set-device', id: device.id, item: device, at }));
+    dispatch(makeEdit(moveTo(itemAt.device(device.id), devices, device.id, at)));
   return (
     <Box aria-label={WORDS.devices}>
       <ul>

@@ -8,12 +8,14 @@ import {
   controlHeard,
   type Device,
   deviceOf,
-  freeId,
   heardAsControl,
 } from '@nimble-lever/core/devices';
+import { changesOf, itemAt } from '@nimble-lever/core/setup';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { useStore } from 'react-redux';
-import { makeEdit } from '../../app/setup/edits.ts';
+import { addDevice } from '../../app/setup/addDevice.ts';
+import { makeEdits } from '../../app/setup/edits.ts';
+import { newId } from '../../app/setup/newId.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { gamepadSource } from '../../app/sources/gamepadSource.ts';
 import { hidSource } from '../../app/sources/hidSource.ts';
@@ -88,8 +90,8 @@ export function FindPanel({ device, control, onUsed, onSelect }: Props) {
   );
   const change = useCallback(
     (next: Device) => {
-      const at = selectSetup(store.getState()).devices.findIndex(({ id }) => id === next.id);
-      dispatch(makeEdit({ kind: 'set-device', id: next.id, item: next, at: Math.max(0, at) }));
+      const now = selectSetup(store.getState()).devices.find(({ id }) => id === next.id);
+      if (now) dispatch(makeEdits(changesOf(itemAt.device(next.id), now, next)));
     },
     [dispatch, store],
   );
@@ -119,7 +121,7 @@ export function FindPanel({ device, control, onUsed, onSelect }: Props) {
   const found = heard && controlHeard(devices, heard);
   const addPad = () => {
     if (!heard) return;
-    const id = freeId(WORDS.padName, new Set(devices.map((each) => each.id)), 'device');
+    const id = newId(WORDS.padName, 'device');
     const empty = deviceOf({
       id,
       name: WORDS.padName,
@@ -129,13 +131,13 @@ export function FindPanel({ device, control, onUsed, onSelect }: Props) {
       controls: [],
     });
     const { device: item } = addHeardControl(empty, heard.id, heard.name, heard.change);
-    dispatch(makeEdit({ kind: 'set-device', id, item, at: devices.length }));
+    dispatch(addDevice(item));
     onSelect(id);
   };
   const addDescribed = () => {
     if (!described) return;
-    const id = freeId(described.name, new Set(devices.map((each) => each.id)), 'device');
-    dispatch(makeEdit({ kind: 'set-device', id, item: { ...described, id }, at: devices.length }));
+    const id = newId(described.name, 'device');
+    dispatch(addDevice({ ...described, id }));
     setDescribed(null);
     onSelect(id);
   };

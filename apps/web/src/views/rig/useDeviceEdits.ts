@@ -1,14 +1,12 @@
 import type { Control, Device, DeviceSettings } from '@nimble-lever/core/devices';
-import { asItCame, changeDevice } from '@nimble-lever/core/setup';
-import { makeEdit } from '../../app/setup/edits.ts';
-import { selectSetup } from '../../app/setup/selectors.ts';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { asItCame, changesOf, itemAt } from '@nimble-lever/core/setup';
+import { makeEdits } from '../../app/setup/edits.ts';
+import { useAppDispatch } from '../../app/store.ts';
 
 /** The edits of a device, and how it came. */
 export function useDeviceEdits(device: Device) {
   const dispatch = useAppDispatch();
-  const setup = useAppSelector(selectSetup);
-  const change = (next: Device) => dispatch(makeEdit(changeDevice(setup, next)));
+  const change = (next: Device) => dispatch(makeEdits(changesOf(itemAt.device(device.id), device, next)));
   return {
     change,
     came: asItCame(device),

@@ -8,28 +8,17 @@ import { chooseLayout, choosePlatform } from '../../app/keyboard/keyboard.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { DrawnKeyboard } from '../../pieces/DrawnKeyboard.tsx';
 import { Keycap } from '../../pieces/Keycap.tsx';
+import { Card } from './Card.tsx';
+import { KeepingCard } from './KeepingCard.tsx';
 import { WORDS } from './words.ts';
 
 const Page = styled('div')({ height: '100%', overflow: 'auto', padding: '20px 24px' });
-const Card = styled('section')(({ theme: { vars } }) => ({
-  maxWidth: 760,
-  display: 'flex',
-  flexDirection: 'column',
-  gap: 16,
-  padding: 20,
-  borderRadius: 12,
-  border: `1px solid ${vars?.palette.divider}`,
-  backgroundColor: vars?.palette.tokens.sheet,
-  '& h2': { margin: 0, fontSize: 15, fontWeight: 650 },
-  '& h3': { margin: 0, fontSize: 12, fontWeight: 650, color: vars?.palette.text.secondary },
-  '& p': { margin: 0, maxWidth: 620, color: vars?.palette.text.secondary },
-}));
 const Fields = styled('div')({ display: 'grid', gridTemplateColumns: '320px 200px', gap: 12 });
 const Samples = styled('div')({ display: 'flex', flexWrap: 'wrap', gap: 8, alignItems: 'center' });
 
 const SAMPLES = ['Ctrl+Z', 'Ctrl+Shift+S', 'Alt+ArrowLeft', 'Meta+Space', '[', 'Ctrl+K, Ctrl+S'];
 
-/** Which keyboard this is. */
+/** Which keyboard this is, whose edits are made here, and what waits to be dealt with. */
 export function SettingsPage() {
   const dispatch = useAppDispatch();
   const { platform, layoutId, layout } = useAppSelector((state) => state.keyboard);
@@ -74,6 +63,7 @@ export function SettingsPage() {
         <h3>{layout ? WORDS.drawn : WORDS.reading}</h3>
         <DrawnKeyboard pressed={new Set()} onKey={null} whole={false} />
       </Card>
+      <KeepingCard />
     </Page>
   );
 }

@@ -2,6 +2,7 @@ import { type Control, controlOf, USUAL_RATES } from '../control.ts';
 import type { Device } from '../device.ts';
 import { deviceOf } from '../device.ts';
 import { freeId } from '../freeId.ts';
+import { cutName } from '../names.ts';
 import type { Descriptor } from './descriptor.ts';
 import { layOut } from './layOut.ts';
 import { type ControlPart, type Source, sourcesOf } from './sources.ts';
@@ -68,7 +69,7 @@ function controlFor(
   const turns = part.detents !== null;
   return controlOf({
     id,
-    name: name.slice(0, 60),
+    name: cutName(name),
     kind: part.kind,
     shape,
     cap,

@@ -1,5 +1,6 @@
 import { fromCatalogue } from '../../devices/index.ts';
 import type { Macro } from '../macro.ts';
+import { numberItems, numberSteps } from '../numbered.ts';
 import type { RadialMenu } from '../radialMenu.ts';
 import { BASE_LAYER, type Setup } from '../setup.ts';
 import {
@@ -53,31 +54,34 @@ const holdFrame = (): Macro => ({
   times: 1,
   again: 'ignore',
   goesOn: false,
-  steps: [
+  steps: numberSteps([
     { kind: 'shortcut', shortcut: 'D' },
     { kind: 'wait', ms: 500 },
     { kind: 'shortcut', shortcut: 'D' },
     { kind: 'shortcut', shortcut: 'ArrowRight' },
-  ],
+  ]),
 });
 
 const paints = (): RadialMenu => {
-  const item = (label: string, icon: string | null, shortcut: string): RadialMenu['items'][number] => ({
+  const item = (label: string, icon: string | null, shortcut: string) => ({
     label,
     icon,
-    action: { kind: 'shortcut', shortcut },
+    action: { kind: 'shortcut' as const, shortcut },
   });
   return {
     id: PAINTS,
     name: 'Paints',
-    items: [
-      item('Next colour', 'palette', 'C'),
-      item('Larger', 'plus', ']'),
-      item('Eraser', 'eraser', 'E'),
-      item('Smaller', 'minus', '['),
-      item('Last colour', 'palette', 'Shift+C'),
-      item('Brush', 'brush', 'B'),
-    ],
+    items: numberItems(
+      [
+        item('Next colour', 'palette', 'C'),
+        item('Larger', 'plus', ']'),
+        item('Eraser', 'eraser', 'E'),
+        item('Smaller', 'minus', '['),
+        item('Last colour', 'palette', 'Shift+C'),
+        item('Brush', 'brush', 'B'),
+      ],
+      'item',
+    ),
   };
 };
 
@@ -105,5 +109,6 @@ export function demoSetup(): Setup {
     profiles: Object.fromEntries(profiles.map((profile) => [profile.id, profile])),
     macros: [holdFrame()],
     radialMenus: [paints()],
+    unreadable: [],
   };
 }

@@ -1,6 +1,6 @@
-import { freeId } from '@nimble-lever/core/devices';
-import type { RadialMenu } from '@nimble-lever/core/setup';
+import { itemAt, type RadialMenu } from '@nimble-lever/core/setup';
 import type { RefObject } from 'react';
+import { newId } from '../../../app/setup/newId.ts';
 import { WORDS } from '../words.ts';
 import { ActionFields, hasFields } from './ActionFields.tsx';
 import { type ActionTarget, takeSteps } from './actionTarget.ts';
@@ -29,7 +29,8 @@ export function ActionPicker(props: Props) {
   const take = (notation: string) => takeSteps(target, notation);
   const newRing = () => {
     const menu = makeRing(setup.radialMenus);
-    const made = { kind: 'set-radial-menu', id: menu.id, item: menu, at: setup.radialMenus.length } as const;
+    const after = setup.radialMenus.at(-1)?.id ?? null;
+    const made = { kind: 'add', at: itemAt.radialMenu(menu.id), item: menu, after } as const;
     setAction({ kind: 'radial', menu: menu.id }, [made]);
     onEditRing(menu.id);
   };
@@ -62,10 +63,10 @@ function makeRing(menus: readonly RadialMenu[]): RadialMenu {
   const names = new Set(menus.map((menu) => menu.name));
   let name: string = WORDS.newRing;
   for (let i = 2; names.has(name); i++) name = `${WORDS.newRing} ${i}`;
-  const id = freeId(name, new Set(menus.map((menu) => menu.id)), 'ring');
+  const id = newId(name, 'ring');
   return {
     id,
     name,
-    items: [{ label: 'Undo', icon: 'undo', action: { kind: 'shortcut', shortcut: 'Ctrl+Z' } }],
+    items: [{ id: 'item-1', label: 'Undo', icon: 'undo', action: { kind: 'shortcut', shortcut: 'Ctrl+Z' } }],
   };
 }

@@ -11,10 +11,19 @@ import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import OutlinedInput from '@mui/material/OutlinedInput';
 import { styled } from '@mui/material/styles';
-import { EVERYWHERE, type RadialItem, type RadialMenu, type SingleEdit } from '@nimble-lever/core/setup';
+import {
+  changesOf,
+  EVERYWHERE,
+  itemAt,
+  MOST_ITEMS,
+  type RadialItem,
+  type RadialMenu,
+  type SingleEdit,
+} from '@nimble-lever/core/setup';
 import { Plus, Trash2 } from 'lucide-react';
 import { type KeyboardEvent, useState } from 'react';
-import { makeEdit } from '../../../app/setup/edits.ts';
+import { makeEdits } from '../../../app/setup/edits.ts';
+import { newId } from '../../../app/setup/newId.ts';
 import { selectSetup } from '../../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../app/store.ts';
 import { useDraft } from '../../../app/useDraft.ts';
@@ -22,7 +31,6 @@ import { RadialRing } from '../../../pieces/RadialRing.tsx';
 import { WORDS } from '../words.ts';
 import { RingItemFields } from './RingItemFields.tsx';
 
-const MOST_ITEMS = 8;
 const SIZE = 300;
 
 const Body = styled('div')(({ theme: { vars } }) => ({
@@ -70,10 +78,8 @@ function Ring({ menu, onMenu, onClose }: RingProps) {
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
   const everywhere = setup.profiles[EVERYWHERE];
   const item = menu.items[selected];
-  const at = setup.radialMenus.indexOf(menu);
   const set = (next: RadialMenu, first: readonly SingleEdit[] = []) => {
-    const edit: SingleEdit = { kind: 'set-radial-menu', id: menu.id, item: next, at };
-    dispatch(makeEdit(first.length === 0 ? edit : { kind: 'together', edits: [...first, edit] }));
+    dispatch(makeEdits([...first, ...changesOf(itemAt.radialMenu(menu.id), menu, next)]));
   };
   const setItems = (items: RadialItem[], next: number, first?: readonly SingleEdit[]) => {
     set({ ...menu, items }, first);
@@ -105,7 +111,12 @@ function Ring({ menu, onMenu, onClose }: RingProps) {
     setItems(
       [
         ...menu.items,
-        { label: WORDS.ring.item, icon: null, action: { kind: 'shortcut', shortcut: 'Ctrl+Z' } },
+        {
+          id: newId('item', 'item'),
+          label: WORDS.ring.item,
+          icon: null,
+          action: { kind: 'shortcut', shortcut: 'Ctrl+Z' },
+        },
       ],
       menu.items.length,
     );

@@ -4,12 +4,13 @@ import {
   acting,
   type Behaviour,
   type Binding,
+  bindingChanges,
   type Face,
   keyOf,
   type PressStyle,
   type SingleEdit,
 } from '@nimble-lever/core/setup';
-import { makeEdit } from '../../../app/setup/edits.ts';
+import { makeEdits } from '../../../app/setup/edits.ts';
 import { selectSetup } from '../../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../app/store.ts';
 import { selectCell } from '../useBoard.ts';
@@ -30,8 +31,7 @@ export function useCellEdits() {
     if (!behaviour && !binding) return;
     const { face = null, note = null } = binding ?? {};
     const next = behaviour ? { behaviour, face, note } : null;
-    const edit: SingleEdit = { kind: 'set-binding', slot, binding: next };
-    dispatch(makeEdit(first.length === 0 ? edit : { kind: 'together', edits: [...first, edit] }));
+    dispatch(makeEdits([...first, ...bindingChanges(slot, binding, next)]));
   };
   const style: PressStyle = turns
     ? 'tap'
@@ -68,10 +68,11 @@ export function useCellEdits() {
       if (binding?.behaviour.kind === 'action') setBehaviour({ ...binding.behaviour, ...options });
     },
     setFace: (face: Face) => {
-      const empty = face.label === null && face.icon === null && face.colour === null;
-      dispatch(makeEdit({ kind: 'set-face', slot, face: empty ? null : face }));
+      if (binding) dispatch(makeEdits(bindingChanges(slot, binding, { ...binding, face })));
     },
-    setNote: (note: string | null) => dispatch(makeEdit({ kind: 'set-note', slot, note })),
+    setNote: (note: string | null) => {
+      if (binding) dispatch(makeEdits(bindingChanges(slot, binding, { ...binding, note })));
+    },
   };
 }
 

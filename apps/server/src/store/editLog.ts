@@ -1,0 +1,120 @@
+import { type Author, EDIT_FORMAT, editSchema, type LogEntry, type Setup } from '@nimble-lever/core/setup';
+import { upcastPair } from '@nimble-lever/core/setup/version1';
+import type { EditRow } from '../database/entities.ts';
+import { EDITS, selected } from '../database/tables.ts';
+import type { Queryable } from './database.ts';
+
+/** Entries that are read at once: at most so many, and no more than come to so many bytes, but always one. */
+export const PAGE_OF_ENTRIES = 500;
+export const PAGE_OF_BYTES = 1_000_000;
+
+/** Stands for whoever made the entries from before edits had an author. Every author may undo those. */
+export const NOBODY: Author = { id: '00000000-0000-0000-0000-000000000000', name: 'Before edits had names' };
+
+export interface LogPage {
+  /** Oldest first. */
+  readonly entries: readonly LogEntry[];
+  /** Whether there are more in the direction that was asked for. */
+  readonly more: boolean;
+}
+
+const COLUMNS = selected(EDITS.columns);
+const BYTES = 'octet_length(edit::text) + octet_length(inverse::text)';
+
+/** Reads a page of rows in an order, stopping before they come to too many bytes. */
+async function readPage(
+  database: Queryable,
+  where: string,
+  values: readonly unknown[],
+  order: 'ASC' | 'DESC',
+): Promise<{ rows: EditRow[]; more: boolean }> {
+  const { rows } = await database.query(
+    `SELECT * FROM (
+      SELECT ${COLUMNS}, sum(${BYTES}) OVER (ORDER BY revision ${order}) AS bytes, row_number() OVER (ORDER BY revision ${order}) AS n
+      FROM (SELECT * FROM edits WHERE ${where} ORDER BY revision ${order} LIMIT ${PAGE_OF_ENTRIES + 1}) AS page
+    ) AS counted WHERE n = 1 OR bytes <= ${PAGE_OF_BYTES} ORDER BY revision ${order}`,
+    [...values],
+  );
+  const found = rows as EditRow[];
+  if (found.length > PAGE_OF_ENTRIES) return { rows: found.slice(0, PAGE_OF_ENTRIES), more: true };
+  if (found.length === 0) return { rows: [], more: false };
+  const last = found.at(-1)?.revision;
+  const beyond = order === 'ASC' ? '>' : '<';
+  const next = await database.query(
+    `SELECT 1 FROM edits WHERE ${where} AND revision ${beyond} $${values.length + 1} LIMIT 1`,
+    [...values, last],
+  );
+  return { rows: found, more: next.rows.length > 0 };
+}
+
+/** Entries after a revision. */
+export async function entriesAfter(
+  database: Queryable,
+  setUp: string,
+  revision: number,
+  setup: Setup,
+): Promise<LogPage> {
+  const { rows, more } = await readPage(database, 'set_up = $1 AND revision > $2', [setUp, revision], 'ASC');
+  return { entries: rows.map((row) => toEntry(row, setup)), more };
+}
+
+/** The newest entries of an author before a revision. */
+export async function entriesBefore(
+  database: Queryable,
+  setUp: string,
+  revision: number,
+  author: string,
+  setup: Setup,
+): Promise<LogPage> {
+  const where = 'set_up = $1 AND revision < $2 AND (author_id = $3 OR author_id IS NULL)';
+  const { rows, more } = await readPage(database, where, [setUp, revision, author], 'DESC');
+  return { entries: rows.reverse().map((row) => toEntry(row, setup)), more };
+}
+
+/** Entries with these ids, and the undos and redos of them, oldest first. */
+export async function entriesAbout(
+  database: Queryable,
+  setUp: string,
+  ids: readonly string[],
+  setup: Setup,
+): Promise<readonly LogEntry[]> {
+  if (ids.length === 0) return [];
+  const { rows } = await database.query(
+    `SELECT ${COLUMNS} FROM edits WHERE set_up = $1 AND (id = ANY($2::uuid[]) OR of = ANY($2::uuid[])) ORDER BY revision`,
+    [setUp, [...ids]],
+  );
+  return (rows as EditRow[]).map((row) => toEntry(row, setup));
+}
+
+/** Which of these entries are saved already, and under which revision. */
+export async function savedAmong(
+  database: Queryable,
+  setUp: string,
+  ids: readonly string[],
+): Promise<ReadonlyMap<string, number>> {
+  if (ids.length === 0) return new Map();
+  const { rows } = await database.query(
+    'SELECT id, revision FROM edits WHERE set_up = $1 AND id = ANY($2::uuid[])',
+    [setUp, [...ids]],
+  );
+  return new Map((rows as { id: string; revision: number }[]).map(({ id, revision }) => [id, revision]));
+}
+
+/** An entry as everyone reads it, brought up to date. What cannot be read is null, and the entry stays. */
+function toEntry(row: EditRow, setup: Setup): LogEntry {
+  const author = row.authorId === null ? NOBODY : { id: row.authorId, name: row.authorName ?? NOBODY.name };
+  const { id, revision, role, of, base, at } = row;
+  return { id, revision, role, of, base, author, at: at.toISOString(), ...editsOf(row, setup) };
+}
+
+function editsOf({ format, edit, inverse }: EditRow, setup: Setup): Pick<LogEntry, 'edit' | 'inverse'> {
+  if (format === 1) return upcastPair(setup, { edit, inverse }) ?? { edit: null, inverse: null };
+  const [forth, back] = [editSchema.safeParse(edit), editSchema.safeParse(inverse)];
+  if (format !== EDIT_FORMAT || !forth.success || !back.success) return { edit: null, inverse: null };
+  return { edit: forth.data, inverse: back.data };
+}
+
+/** An entry as its row. */
+export function toRow({ author, edit, inverse, ...entry }: LogEntry) {
+  return { ...entry, format: EDIT_FORMAT, edit, inverse, authorId: author.id, authorName: author.name };
+}

@@ -1,0 +1,91 @@
+import { PART_KINDS } from '@nimble-lever/core/setup';
+import { EDITS, PART_TABLES, type Row, recordOf, recordsJson, type Table } from '../database/tables.ts';
+import type { RowChanges } from './rows.ts';
+
+/** The database channel that tells every copy of the server about new revisions. */
+export const EDITS_CHANNEL = 'nimble_lever_edits';
+
+export interface Statement {
+  /** Says which parts the text has, so that the same text has the same name. */
+  readonly name: string;
+  readonly text: string;
+  readonly values: unknown[];
+}
+
+export interface Write {
+  readonly setUp: string;
+  /** The revision the rows were worked out on; with another one nothing is written. */
+  readonly base: number;
+  readonly revision: number;
+  readonly name: string;
+  readonly changes: RowChanges;
+  /** Rows of the edit log. */
+  readonly edits: readonly Row[];
+}
+
+/**
+ * One statement that writes a new revision: what the edits touched, their log, and the news of it. Being one, it is a
+ * transaction of its own. It gives a row when it wrote, none when the set-up has moved on. Rows go in as JSON, one
+ * parameter a table, so their number has no limit; only names of our own tables and columns stand in the text.
+ */
+export function writeStatement({ setUp, base, revision, name, changes, edits }: Write): Statement {
+  const values: unknown[] = [setUp, base, revision, name, EDITS_CHANNEL, `${setUp} ${revision}`];
+  const place = (value: unknown) => `$${values.push(value)}`;
+  /** A bit for each part the statement has. */
+  let has = edits.length > 0 ? 1 : 0;
+  const parts = [
+    'head AS (UPDATE set_ups SET revision = $3, name = $4 WHERE id = $1 AND revision = $2 RETURNING id)',
+  ];
+  for (const [i, kind] of PART_KINDS.entries()) {
+    const table = PART_TABLES[kind];
+    const { gone, changed } = changes[kind];
+    if (gone.length > 0) {
+      has += 2 ** (2 * i + 1);
+      parts.push(`gone_${table.name} AS (${deletion(table, place(recordsJson(table.key, gone)))})`);
+    }
+    const written = withoutSetUp(table);
+    if (changed.length > 0) {
+      has += 2 ** (2 * i + 2);
+      parts.push(`new_${table.name} AS (${upsert(table, place(recordsJson(written, changed)))})`);
+    }
+  }
+  if (edits.length > 0) {
+    const columns = withoutSetUp(EDITS);
+    parts.push(`new_edits AS (${insertion(EDITS, place(recordsJson(columns, edits)))})`);
+  }
+  const text = `WITH ${parts.join(',\n')} SELECT pg_notify($5, $6) FROM head`;
+  return { name: `write-${has}`, text, values };
+}
+
+/** One statement that writes a whole new set-up at revision 0. Its row in `set_ups` must be there. */
+export function firstWrite(setUp: string, name: string, changes: RowChanges): Statement {
+  return writeStatement({ setUp, base: 0, revision: 0, name, changes, edits: [] });
+}
+
+function withoutSetUp({ columns }: Table) {
+  return columns.filter(({ property }) => property !== 'setUp');
+}
+
+const quoted = (columns: Table['columns']) => columns.map(({ name }) => `"${name}"`);
+
+function deletion({ name, key }: Table, records: string): string {
+  const same = quoted(key).map((column) => `t.${column} = k.${column}`);
+  return `DELETE FROM ${name} t USING head, json_to_recordset(${records}::json) AS k(${recordOf(key)})
+    WHERE t.set_up = head.id AND ${same.join(' AND ')}`;
+}
+
+function insertion(table: Table, records: string): string {
+  const columns = withoutSetUp(table);
+  const names = quoted(columns);
+  return `INSERT INTO ${table.name} (set_up, ${names.join(', ')})
+    SELECT head.id, ${names.map((column) => `r.${column}`).join(', ')}
+    FROM head, json_to_recordset(${records}::json) AS r(${recordOf(columns)})`;
+}
+
+function upsert(table: Table, records: string): string {
+  const keys = new Set(quoted(table.key));
+  const rest = quoted(withoutSetUp(table)).filter((column) => !keys.has(column));
+  const changes = rest.map((column) => `${column} = EXCLUDED.${column}`);
+  return `${insertion(table, records)}
+    ON CONFLICT (set_up, ${[...keys].join(', ')}) DO UPDATE SET ${changes.join(', ')}`;
+}

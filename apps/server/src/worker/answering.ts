@@ -1,0 +1,152 @@
+import { idSchema } from '@nimble-lever/core/devices';
+import {
+  appendSchema,
+  type Entry,
+  entrySchema,
+  revisionSchema,
+  type SentOutcome,
+  sentEntrySchema,
+} from '@nimble-lever/core/setup';
+import { issueWords, refusalWords } from '@nimble-lever/core/words';
+import { z } from 'zod';
+import { Problem, readInput } from '../problem/problem.ts';
+import type { SetupStore } from '../store/setupStore.ts';
+import { setupText } from '../store/setupText.ts';
+import type { Appended, EntryOutcome } from '../store/setupWriter.ts';
+import type { Ask, Query } from './messages.ts';
+
+const author = z.uuid().toLowerCase();
+const readQuery = z.object({ author: author.optional() });
+const entriesQuery = z.union([
+  z.strictObject({ after: z.coerce.number().pipe(revisionSchema) }),
+  z.strictObject({ before: z.coerce.number().pipe(revisionSchema), author }),
+]);
+
+/** Answers what is asked, as JSON text. Throws a `Problem` for what is refused. */
+export async function answerText(store: SetupStore, ask: Ask): Promise<string> {
+  switch (ask.kind) {
+    case 'health':
+    case 'list':
+      return JSON.stringify(await store.list());
+    case 'read':
+      return readText(store, readInput(idSchema, ask.id), ask.query);
+    case 'entries':
+      return entriesText(store, readInput(idSchema, ask.id), ask.query);
+    case 'append':
+      return appendText(store, readInput(idSchema, ask.id), ask.body);
+    case 'missed':
+      return missedText(store, ask.id, ask.after);
+  }
+}
+
+/** A set-up, with the newest edits of an author where one is named. */
+async function readText(store: SetupStore, id: string, query: Query): Promise<string> {
+  const { author: by } = readInput(readQuery, query);
+  const stored = await store.read(id);
+  if (!stored) throw unknownSetUp(id);
+  const { revision, setup } = stored;
+  const none = { entries: [], more: false };
+  const history = by ? await store.entriesBefore(id, revision + 1, by) : none;
+  const head = JSON.stringify({ id, revision, history: history ?? none });
+  return `${head.slice(0, -1)},"setup":${setupText(setup)}}`;
+}
+
+async function entriesText(store: SetupStore, id: string, query: Query): Promise<string> {
+  const asked = readInput(entriesQuery, query);
+  const page =
+    'after' in asked
+      ? await store.entriesAfter(id, asked.after)
+      : await store.entriesBefore(id, asked.before, asked.author);
+  if (!page) throw unknownSetUp(id);
+  return JSON.stringify(page);
+}
+
+async function missedText(store: SetupStore, id: string, after: number): Promise<string> {
+  const missed = await store.missed(id, after);
+  if (!missed) throw unknownSetUp(id);
+  return `{"to":${missed.to},"text":${JSON.stringify(missed.texts && newsText(missed.texts))}}`;
+}
+
+/** News of entries, from the JSON of each. */
+export function newsText(texts: readonly string[]): string {
+  return `{"kind":"edits","entries":[${texts.join(',')}]}`;
+}
+
+/** Saves entries, each by itself; answers what became of each, and what the sender had missed. */
+async function appendText(store: SetupStore, id: string, body: Uint8Array): Promise<string> {
+  const asked = parseBody(body);
+  refuseVersion1(asked);
+  const { after, entries: sent } = readInput(appendSchema, asked);
+  const misfits = new Map<number, SentOutcome>();
+  const entries: Entry[] = [];
+  for (const [i, given] of sent.entries()) {
+    const read = readEntry(given, i);
+    if ('outcome' in read) misfits.set(i, read.outcome);
+    else entries.push(read.entry);
+  }
+  const saved = entries.length > 0 ? await store.append(id, entries) : await nothing(store, id);
+  if (!saved) throw unknownSetUp(id);
+  const outcomes = saved.outcomes.map(toSent);
+  for (const [i, outcome] of [...misfits].sort(([a], [b]) => a - b)) outcomes.splice(i, 0, outcome);
+  const missed = await store.missedAt(id, after, saved.revision);
+  const texts = missed?.texts ? `[${missed.texts.join(',')}]` : 'null';
+  return `{"revision":${missed?.to ?? after},"outcomes":${JSON.stringify(outcomes)},"entries":${texts}}`;
+}
+
+/**
+ * A page that was open before the server was brought up to date. It takes this answer for an outage, so it keeps its
+ * edits; loaded anew, it brings them up to date and sends them.
+ */
+function refuseVersion1(asked: unknown): void {
+  if (!z.looseObject({ base: z.number(), entries: z.array(z.unknown()) }).safeParse(asked).success) return;
+  const detail = 'Nimble Lever was brought up to date. Load the page anew; its edits are kept.';
+  throw new Problem(503, 'The page is of an older version', detail);
+}
+
+/** Where no entry could be read, only what was missed is told. */
+async function nothing(store: SetupStore, id: string): Promise<Appended | null> {
+  const stored = await store.read(id);
+  return stored && { outcomes: [], revision: stored.revision };
+}
+
+const decoder = new TextDecoder('utf-8', { fatal: true });
+
+function parseBody(body: Uint8Array): unknown {
+  try {
+    return JSON.parse(decoder.decode(body));
+  } catch {
+    throw new Problem(400, 'Not JSON', 'The request is not readable JSON. Nothing was changed.');
+  }
+}
+
+/** An entry, or why it is none. One without an id of its own makes the whole request unreadable. */
+function readEntry(given: unknown, i: number): { entry: Entry } | { outcome: SentOutcome } {
+  const parsed = entrySchema.safeParse(given);
+  if (parsed.success) return { entry: parsed.data };
+  const { data } = sentEntrySchema.safeParse(given);
+  if (!data) readInput(sentEntrySchema, given, ['entries', i]);
+  const [issue] = parsed.error.issues;
+  const where = issue && issue.path.length > 0 ? `${issue.path.join('.')}: ` : '';
+  const detail = `${where}${issue ? issueWords(issue) : ''} Nothing was changed by it.`;
+  return { outcome: { kind: 'refused', id: data?.id ?? '', code: 'unreadable', detail } };
+}
+
+function toSent(outcome: EntryOutcome): SentOutcome {
+  switch (outcome.kind) {
+    case 'saved':
+      return outcome;
+    case 'refused': {
+      const { id, refusal } = outcome;
+      return { kind: 'refused', id, code: refusal.code, detail: refusalWords(refusal) };
+    }
+    case 'failed':
+      return {
+        ...outcome,
+        detail: 'The server met an error it did not expect with this edit. It is not saved; the others are.',
+      };
+  }
+}
+
+function unknownSetUp(id: string): Problem {
+  return new Problem(404, 'No such set-up', `There is no set-up “${id}”.`);
+}

@@ -1,0 +1,43 @@
+/** What the server asks of the worker that keeps the set-ups. */
+export type Ask =
+  | { readonly kind: 'health' }
+  | { readonly kind: 'list' }
+  | { readonly kind: 'read'; readonly id: string; readonly query: Query }
+  | { readonly kind: 'entries'; readonly id: string; readonly query: Query }
+  | { readonly kind: 'append'; readonly id: string; readonly body: Uint8Array }
+  | { readonly kind: 'missed'; readonly id: string; readonly after: number };
+
+/** A request's query as it came. */
+export type Query = Readonly<Record<string, unknown>>;
+
+/** What is answered: an HTTP status and JSON. */
+export interface Answer {
+  readonly status: number;
+  readonly body: Uint8Array;
+}
+
+/** What pages are told: that a set-up went from one revision to another, as JSON; null where that is too much. */
+export interface News {
+  readonly setUp: string;
+  readonly from: number;
+  readonly to: number;
+  readonly body: Uint8Array | null;
+}
+
+export type ToWorker =
+  | { readonly kind: 'ask'; readonly seq: number; readonly ask: Ask }
+  | { readonly kind: 'close' };
+export type FromWorker =
+  | { readonly kind: 'ready' }
+  /** The database cannot be used; in words, and what may be told a program. */
+  | { readonly kind: 'unusable'; readonly words: string }
+  | ({ readonly kind: 'answer'; readonly seq: number } & Answer)
+  | ({ readonly kind: 'news' } & News);
+
+export interface WorkerSettings {
+  readonly url: string;
+  readonly logLevel: string;
+  readonly queryLimitMs: number;
+  /** The id of the set-up that an empty database gets. */
+  readonly first: string;
+}

@@ -1,0 +1,85 @@
+import { parentPort, workerData } from 'node:worker_threads';
+import { demoSetup } from '@nimble-lever/core/setup';
+import { pino } from 'pino';
+import { openDatabase } from '../database/dataSource.ts';
+import { logProblem, problemJson, toProblem } from '../problem/problem.ts';
+import { poolOf } from '../store/database.ts';
+import { EditListener } from '../store/editListener.ts';
+import { SetupStore } from '../store/setupStore.ts';
+import { answerText, newsText } from './answering.ts';
+import type { Answer, Ask, FromWorker, ToWorker, WorkerSettings } from './messages.ts';
+import { unusableWords } from './unusable.ts';
+
+/**
+ * The thread that keeps the set-ups: reads what is sent, applies edits, talks to the database, writes what is
+ * answered. However large a set-up or an edit is, the thread that serves pages is never held up by it.
+ */
+const port = parentPort;
+if (!port) throw new Error('This runs as a worker only.');
+const settings = workerData as WorkerSettings;
+const log = pino({ level: settings.logLevel });
+const encoder = new TextEncoder();
+const say = (message: FromWorker, transfer: readonly Uint8Array[] = []) =>
+  port.postMessage(
+    message,
+    transfer.map(({ buffer }) => buffer as ArrayBuffer),
+  );
+
+process.on('unhandledRejection', (error) => log.error({ err: error }, 'Something went wrong aside.'));
+
+const opened = await open().catch((error: unknown) => {
+  log.debug({ err: error }, 'The database could not be used.');
+  say({ kind: 'unusable', words: unusableWords(error) });
+  return null;
+});
+if (opened) serve(opened.store, opened.close);
+else port.close();
+
+async function open() {
+  const source = await openDatabase(settings.url, settings.queryLimitMs);
+  const pool = poolOf(source);
+  const store = new SetupStore(
+    pool,
+    (setUp, from, to, texts) => {
+      const body = texts.length > 0 ? encoder.encode(newsText(texts)) : null;
+      say({ kind: 'news', setUp, from, to, body }, body ? [body] : []);
+    },
+    log,
+  );
+  if (await store.createFirst(settings.first, demoSetup())) {
+    log.info('The database was empty; the demo set-up was loaded.');
+  }
+  const heard = (id: string | null, revision: number | null) => {
+    store.heard(id, revision).catch((error: unknown) => log.debug({ err: error }, 'Not caught up yet.'));
+  };
+  const listener = new EditListener(settings.url, heard, log);
+  await listener.open();
+  const close = async () => {
+    await listener.close();
+    await source.destroy();
+  };
+  return { store, close };
+}
+
+function serve(store: SetupStore, close: () => Promise<void>): void {
+  port?.on('message', (message: ToWorker) => {
+    if (message.kind === 'close') {
+      void close().finally(() => port?.close());
+      return;
+    }
+    void answer(store, message.ask).then(({ status, body }) =>
+      say({ kind: 'answer', seq: message.seq, status, body }, [body]),
+    );
+  });
+  say({ kind: 'ready' });
+}
+
+async function answer(store: SetupStore, ask: Ask): Promise<Answer> {
+  try {
+    return { status: 200, body: encoder.encode(await answerText(store, ask)) };
+  } catch (error) {
+    const problem = toProblem(error);
+    logProblem(log, problem, error);
+    return { status: problem.status, body: encoder.encode(problemJson(problem)) };
+  }
+}

@@ -1,0 +1,49 @@
+import { type Author, authorSchema } from '@nimble-lever/core/setup';
+import type { AppThunk } from '../store.ts';
+import { authorChanged } from './setupSlice.ts';
+
+const NAME = 'nimble-lever:author';
+
+/** Who edits in this browser: kept in it, with a name of its own until the person chooses one. */
+export function readAuthor(): Author {
+  try {
+    const kept = authorSchema.safeParse(JSON.parse(localStorage.getItem(NAME) ?? 'null'));
+    if (kept.success) return kept.data;
+  } catch {
+    // Unreadable or forbidden: this visit gets an author of its own.
+  }
+  const author = { id: crypto.randomUUID(), name: browserName(navigator.userAgent) };
+  keep(author);
+  return author;
+}
+
+/** Gives this browser's edits another name from now on. */
+export const renameAuthor =
+  (name: string): AppThunk =>
+  (dispatch, getState) => {
+    const author = { ...getState().setup.me, name };
+    keep(author);
+    dispatch(authorChanged(author));
+  };
+
+function keep(author: Author): void {
+  try {
+    localStorage.setItem(NAME, JSON.stringify(author));
+  } catch {
+    // A full or forbidden store: the name lasts for this visit.
+  }
+}
+
+const SYSTEMS: readonly (readonly [RegExp, string])[] = [
+  [/Windows/, 'Windows'],
+  [/iPhone|iPad/, 'iOS'],
+  [/Macintosh/, 'a Mac'],
+  [/Android/, 'Android'],
+  [/Linux/, 'Linux'],
+];
+
+/** A name from what a browser says of itself: `Browser on Linux`. */
+export function browserName(userAgent: string): string {
+  const system = SYSTEMS.find(([pattern]) => pattern.test(userAgent))?.[1];
+  return system ? `Browser on ${system}` : 'A browser';
+}

@@ -1,0 +1,66 @@
+import { liveMessageSchema, type NewsEntry, WIRE_VERSION } from '@nimble-lever/core/setup';
+import type { z } from 'zod';
+
+interface Listeners {
+  readonly onEdits: (entries: readonly NewsEntry[]) => void;
+  /** More was missed than is told. */
+  readonly onBehind: () => void;
+  /** The server is of another version than this page. */
+  readonly onOutdated: () => void;
+  readonly onOpen: () => void;
+  readonly onLost: () => void;
+}
+
+/** The one live connection of a page: what is saved in other pages comes in by it. */
+export class LiveConnection {
+  #socket: WebSocket | null = null;
+
+  constructor(private readonly listeners: Listeners) {}
+
+  /** Connects, to be told of everything after a revision, unless it is connected already. */
+  open(setUp: string, after: number): void {
+    if (this.#socket && this.#socket.readyState <= WebSocket.OPEN) return;
+    const scheme = location.protocol === 'https:' ? 'wss' : 'ws';
+    const socket = new WebSocket(`${scheme}://${location.host}/api/live?setUp=${setUp}&after=${after}`);
+    this.#socket = socket;
+    socket.onopen = () => this.listeners.onOpen();
+    socket.onmessage = ({ data }) => this.#heard(String(data));
+    socket.onclose = () => {
+      // An older connection that closes late says nothing about this one.
+      if (this.#socket !== socket) return;
+      this.#socket = null;
+      this.listeners.onLost();
+    };
+  }
+
+  #heard(text: string): void {
+    const message = liveMessageSchema.safeParse(readJson(text)).data;
+    // Words of another version are no loss: what was missed is read with the set-up.
+    if (!message) this.listeners.onBehind();
+    else this.#take(message);
+  }
+
+  #take(message: z.infer<typeof liveMessageSchema>): void {
+    switch (message.kind) {
+      case 'edits':
+        this.listeners.onEdits(message.entries);
+        break;
+      case 'behind':
+        this.listeners.onBehind();
+        break;
+      case 'hello':
+        if (message.version !== WIRE_VERSION) this.listeners.onOutdated();
+        break;
+      case 'refused':
+        break;
+    }
+  }
+}
+
+function readJson(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return null;
+  }
+}

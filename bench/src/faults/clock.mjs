@@ -1,0 +1,29 @@
+// Loaded before the server where a test moves its clock: Date is off by as many milliseconds as the file says.
+import { readFileSync } from 'node:fs';
+import { performance } from 'node:perf_hooks';
+
+const file = process.env.CLOCK_FILE;
+const real = Date.now.bind(Date);
+let offset = 0;
+let read = -1000;
+const now = () => {
+  if (performance.now() - read > 200) {
+    read = performance.now();
+    try {
+      offset = Number(readFileSync(file, 'utf8')) || 0;
+    } catch {
+      offset = 0;
+    }
+  }
+  return real() + offset;
+};
+globalThis.Date = class extends Date {
+  constructor(...args) {
+    if (args.length === 0) super(now());
+    else super(...args);
+  }
+
+  static now() {
+    return now();
+  }
+};

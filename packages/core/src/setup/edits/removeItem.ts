@@ -1,0 +1,181 @@
+import { ok, refuse } from '../../result.ts';
+import type { Slot } from '../binding.ts';
+import { isNamed, type NamedKind, type Reference } from '../references.ts';
+import type { Refusal } from '../refusal.ts';
+import { BASE_LAYER, EVERYWHERE, type Profile, type Setup } from '../setup.ts';
+import { type Address, itemAt } from './address.ts';
+import type { Undone } from './applied.ts';
+import type { Draft } from './draft.ts';
+import type { SingleEdit } from './edit.ts';
+import type { Item } from './items.ts';
+import { gone, placeIn, targetOf } from './places.ts';
+import { removeDependents } from './removeDependents.ts';
+
+type Target = ReturnType<typeof targetOf>;
+
+/**
+ * Removes an item with all that is in it, what is bound to it, and a program's profiles. What something else still
+ * names stays. A binding that is not set is gone already.
+ */
+export function removeItem(draft: Draft, at: Address): Undone {
+  const target = targetOf(at);
+  const item = draft.find(target.steps);
+  if (!item) return target.kind === 'binding' && draft.find(target.above) ? ok([]) : gone(target);
+  const wrong = refusedFor(draft.setup, target, item);
+  if (wrong) return refuse(wrong);
+  const along = removeAlong(draft, target, item);
+  const back = takeOut(draft, at, target);
+  if (!back) return gone(target);
+  if (isNamed(draft.setup, goneWith(target, along))) {
+    return refuse({ code: 'still-used', name: String(item.name ?? target.last.id) });
+  }
+  return ok([back, ...along]);
+}
+
+/** What others may have named: an item itself, and what went along with it. */
+function goneWith(target: Target, along: readonly SingleEdit[]): readonly Reference[] {
+  return [target, ...along.map(({ at }) => targetOf(at))].flatMap((each) => {
+    const kind = namedKind(each);
+    return kind ? [{ kind, id: each.last.id }] : [];
+  });
+}
+
+/** Takes an item out of its list; gives what puts it back. */
+function takeOut(draft: Draft, at: Address, { last, above, kind }: Target): SingleEdit | null {
+  const parent = draft.own(above);
+  const list = parent && draft.listOf(parent, last.name);
+  if (!list) return null;
+  if (!Array.isArray(list)) {
+    const item = list[last.id];
+    if (!item) return null;
+    delete list[last.id];
+    if (kind === 'binding') return { kind: 'set', at, fields: { ...item } };
+    return { kind: 'add', at, item, after: null };
+  }
+  const index = list.findIndex(({ id }) => id === last.id);
+  if (index < 0) return null;
+  const after = placeIn(list, index);
+  const [item] = list.splice(index, 1);
+  return { kind: 'add', at, item, after };
+}
+
+/** What keeps an item from being removed whatever else is removed with it. */
+function refusedFor(setup: Setup, { kind, last, above }: Target, item: Item): Refusal | null {
+  switch (kind) {
+    case 'layer':
+      return last.id === BASE_LAYER ? { code: 'base-layer-missing' } : null;
+    case 'profile':
+      if (last.id === EVERYWHERE) return { code: 'everywhere-missing' };
+      return basedOn(setup, [last.id]);
+    case 'program':
+      return basedOn(setup, profilesFor(setup, last.id));
+    case 'radial-item': {
+      const menu = setup.radialMenus.find(({ id }) => id === above[0]?.id);
+      return menu?.items.length === 1 ? { code: 'last-one', item: kind } : null;
+    }
+    case 'setup':
+    case 'device':
+    case 'control':
+    case 'command':
+    case 'rule':
+    case 'binding':
+    case 'macro':
+    case 'step':
+    case 'radial-menu':
+    case 'unreadable':
+      return item ? null : { code: 'item-gone', item: kind, id: last.id };
+  }
+}
+
+function profilesFor(setup: Setup, program: string): readonly string[] {
+  return Object.values(setup.profiles).flatMap((profile) =>
+    profile.program === program ? [profile.id] : [],
+  );
+}
+
+/** A refusal where profiles that stay are based on one that would go. */
+function basedOn(setup: Setup, removed: readonly string[]): Refusal | null {
+  for (const profile of removed) {
+    const others = Object.values(setup.profiles)
+      .filter(({ id, basedOn: under }) => under === profile && !removed.includes(id))
+      .map(({ id }) => id);
+    if (others.length > 0) return { code: 'others-based-on', profile, others };
+  }
+  return null;
+}
+
+/** Removes what goes with an item: bindings of what is gone, a program's profiles, parts stored under it. */
+function removeAlong(draft: Draft, { kind, last, above }: Target, item: Item): readonly SingleEdit[] {
+  switch (kind) {
+    case 'device':
+      return removeBindings(draft, ({ device }) => device === last.id);
+    case 'control':
+      return removeBindings(draft, ({ device, control }) => device === above[0]?.id && control === last.id);
+    case 'layer':
+      return removeBindings(draft, ({ layer }) => layer === last.id);
+    case 'program':
+      // Those that others are based on come back first.
+      return byBase(draft.setup, profilesFor(draft.setup, last.id)).flatMap((id) => {
+        const at = itemAt.profile(id);
+        return takeOut(draft, at, targetOf(at)) ?? [];
+      });
+    case 'unreadable':
+      return removeDependents(draft, item, (at) => takeOut(draft, at, targetOf(at)));
+    case 'setup':
+    case 'command':
+    case 'rule':
+    case 'profile':
+    case 'binding':
+    case 'macro':
+    case 'step':
+    case 'radial-menu':
+    case 'radial-item':
+      return [];
+  }
+}
+
+/** Profiles in such an order that each comes after what it is based on. */
+function byBase(setup: Setup, ids: readonly string[]): readonly string[] {
+  const depth = (profile: Profile | undefined): number => {
+    const under = profile?.basedOn;
+    return under && ids.includes(under) ? 1 + depth(setup.profiles[under]) : 0;
+  };
+  return ids.toSorted((a, b) => depth(setup.profiles[a]) - depth(setup.profiles[b]));
+}
+
+/** Removes every binding whose slot is asked for; gives what sets them again. */
+export function removeBindings(draft: Draft, asked: (slot: Slot) => boolean): readonly SingleEdit[] {
+  const back: SingleEdit[] = [];
+  for (const profile of Object.values(draft.setup.profiles)) {
+    for (const key of Object.keys(profile.bindings)) {
+      const [layer = '', device = '', control = '', trigger = ''] = key.split('/');
+      if (!asked({ profile: profile.id, layer, device, control, trigger } as Slot)) continue;
+      const at = `${itemAt.profile(profile.id)}/bindings/${key}`;
+      const edit = takeOut(draft, at, targetOf(at));
+      if (edit) back.push(edit);
+    }
+  }
+  return back;
+}
+
+/** As what an item of a kind is named by others; null where nothing can name it. */
+function namedKind({ kind }: Target): NamedKind | null {
+  switch (kind) {
+    case 'device':
+    case 'program':
+    case 'command':
+    case 'layer':
+    case 'profile':
+    case 'macro':
+    case 'radial-menu':
+      return kind;
+    case 'setup':
+    case 'control':
+    case 'rule':
+    case 'binding':
+    case 'step':
+    case 'radial-item':
+    case 'unreadable':
+      return null;
+  }
+}

@@ -1,0 +1,65 @@
+import { z } from 'zod';
+import { idSchema } from '../../devices/index.ts';
+import { setupSchema } from '../setup.ts';
+import { entrySchema, logEntrySchema, revisionSchema } from './history.ts';
+
+/** The version of what page and server say to each other. A page of another version must be loaded anew. */
+export const WIRE_VERSION = 2;
+
+/** Sizes of what is sent: bytes of a request, entries in it. */
+export const MOST_REQUEST_BYTES = 2_000_000;
+export const MOST_ENTRIES_SENT = 500;
+
+/** Entries to be saved, and the revision up to which the sender knows the log. Each entry is read by itself. */
+export const appendSchema = z.strictObject({
+  after: revisionSchema,
+  entries: z.array(z.unknown()).min(1).max(MOST_ENTRIES_SENT),
+});
+export const sentEntrySchema = z.looseObject({ id: entrySchema.options[0].shape.id });
+
+/** An entry as pages are told of it; what takes it back they find by applying it. */
+export const newsEntrySchema = logEntrySchema.omit({ inverse: true });
+export type NewsEntry = z.infer<typeof newsEntrySchema>;
+
+/** What became of a sent entry. What is refused or has failed is not saved, and sending it again will not help. */
+export const outcomeSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('saved'), id: z.string(), revision: revisionSchema }),
+  z.object({ kind: z.literal('refused'), id: z.string(), code: z.string(), detail: z.string() }),
+  z.object({ kind: z.literal('failed'), id: z.string(), detail: z.string() }),
+]);
+export type SentOutcome = z.infer<typeof outcomeSchema>;
+
+export const appendAnswerSchema = z.object({
+  revision: revisionSchema,
+  outcomes: z.array(outcomeSchema),
+  /** Everything after the sender's revision; null where that is too much: the set-up must be read anew. */
+  entries: z.array(newsEntrySchema).nullable(),
+});
+
+/** The newest entries that an author can undo or did undo, and whether there are older ones. */
+export const historySchema = z.object({ entries: z.array(logEntrySchema), more: z.boolean() });
+export const storedSchema = z.object({
+  id: idSchema,
+  revision: revisionSchema,
+  setup: setupSchema,
+  history: historySchema,
+});
+export const setUpListSchema = z.array(
+  z.object({ id: idSchema, name: z.string(), revision: revisionSchema }),
+);
+
+/** What the server says over the live connection. */
+export const liveMessageSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('hello'), version: z.number() }),
+  z.object({ kind: z.literal('edits'), entries: z.array(newsEntrySchema) }),
+  /** More was missed than is told: read the set-up anew. */
+  z.object({ kind: z.literal('behind') }),
+  z.object({ kind: z.literal('refused'), detail: z.string() }),
+]);
+
+/** A problem as RFC 9457 has it. */
+export const problemSchema = z.looseObject({
+  title: z.string(),
+  status: z.number(),
+  detail: z.string(),
+});

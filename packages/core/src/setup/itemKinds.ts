@@ -1,0 +1,18 @@
+/** The kinds of items an edit can be about. */
+export const ITEM_KINDS = [
+  'setup',
+  'device',
+  'control',
+  'program',
+  'command',
+  'rule',
+  'layer',
+  'profile',
+  'binding',
+  'macro',
+  'step',
+  'radial-menu',
+  'radial-item',
+  'unreadable',
+] as const;
+export type ItemKind = (typeof ITEM_KINDS)[number];

@@ -1,0 +1,125 @@
+import type { Action } from './action.ts';
+import type { Binding } from './binding.ts';
+import type { MacroStep } from './macro.ts';
+import type { Setup } from './setup.ts';
+
+/** The kinds of things that others name by their ids. */
+export type NamedKind = 'command' | 'macro' | 'layer' | 'profile' | 'device' | 'program' | 'radial-menu';
+export interface Reference {
+  readonly kind: NamedKind;
+  readonly id: string;
+}
+
+const NONE: readonly Reference[] = [];
+
+/** What an action names. */
+export function namedByAction(action: Action): readonly Reference[] {
+  switch (action.kind) {
+    case 'command':
+      return [{ kind: 'command', id: action.command }];
+    case 'macro':
+      return [{ kind: 'macro', id: action.macro }];
+    case 'layer':
+      return [{ kind: 'layer', id: action.layer }];
+    case 'page':
+      return action.page === null ? NONE : [{ kind: 'layer', id: action.page }];
+    case 'profile':
+      return action.profiles.map((id) => ({ kind: 'profile', id }));
+    case 'speed':
+    case 'computer':
+      return action.device === null ? NONE : [{ kind: 'device', id: action.device }];
+    case 'program':
+      return [{ kind: 'program', id: action.program }];
+    case 'radial':
+      return [{ kind: 'radial-menu', id: action.menu }];
+    case 'shortcut':
+    case 'sequence':
+    case 'text':
+    case 'button':
+    case 'click':
+    case 'wheel':
+    case 'message':
+      return NONE;
+  }
+}
+
+/** What a binding names, by what it does, hears or is sent to. */
+export function namedByBinding({ behaviour }: Binding): readonly Reference[] {
+  switch (behaviour.kind) {
+    case 'native':
+      return NONE;
+    case 'off': {
+      const heard = behaviour.heardBy.map((id): Reference => ({ kind: 'program', id }));
+      return behaviour.sends ? [...heard, ...namedByAction(behaviour.sends)] : heard;
+    }
+    case 'action': {
+      const named = namedByAction(behaviour.action);
+      const { target } = behaviour;
+      return target ? [...named, { kind: 'program', id: target.program }] : named;
+    }
+  }
+}
+
+/** What a step of a macro names, and the steps inside it. */
+export function namedByStep(step: MacroStep): readonly Reference[] {
+  switch (step.kind) {
+    case 'focus':
+      return [{ kind: 'program', id: step.program }];
+    case 'layer':
+      return [{ kind: 'layer', id: step.layer }];
+    case 'macro':
+      return [{ kind: 'macro', id: step.macro }];
+    case 'repeat':
+      return step.steps.flatMap(namedByStep);
+    case 'shortcut':
+    case 'key-down':
+    case 'key-up':
+    case 'text':
+    case 'wait':
+    case 'button':
+    case 'click':
+    case 'wheel':
+      return NONE;
+  }
+}
+
+/** Whether anything bound, any macro or any radial menu still names one of some things. */
+export function isNamed(setup: Setup, things: readonly Reference[]): boolean {
+  const asked = new Set(things.map(referenceKey));
+  const names = (list: readonly Reference[]) => list.some((each) => asked.has(referenceKey(each)));
+  for (const { bindings } of Object.values(setup.profiles)) {
+    for (const key in bindings) {
+      const binding = bindings[key];
+      if (binding && names(namedByBinding(binding))) return true;
+    }
+  }
+  return (
+    setup.macros.some(({ steps }) => steps.some((step) => names(namedByStep(step)))) ||
+    setup.radialMenus.some(({ items }) => items.some(({ action }) => names(namedByAction(action))))
+  );
+}
+
+function referenceKey({ kind, id }: Reference): string {
+  return `${kind}/${id}`;
+}
+
+/** Whether a set-up has the thing that is named. A command counts wherever it is. */
+export function hasNamed(setup: Setup, { kind, id }: Reference): boolean {
+  const among = (list: readonly { readonly id: string }[]) => list.some((item) => item.id === id);
+  switch (kind) {
+    case 'command':
+      return among(setup.commonCommands) || setup.programs.some(({ commands }) => among(commands));
+    case 'macro':
+      return among(setup.macros);
+    case 'layer':
+      return among(setup.layers);
+    case 'profile':
+      return Object.hasOwn(setup.profiles, id);
+    case 'device':
+      return among(setup.devices);
+    case 'program':
+      return among(setup.programs);
+    case 'radial-menu':
+      return among(setup.radialMenus);
+  }
+}

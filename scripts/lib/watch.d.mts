@@ -1,0 +1,5 @@
+export function watch(
+  server: { isRunning(): boolean; bringBack(): Promise<unknown> },
+  name: string,
+  look?: number,
+): () => void;
