@@ -6,6 +6,8 @@ import { say } from './say.mjs';
 const PROJECTS = [
   'packages/core/tsconfig.json',
   'packages/core/tsconfig.test.json',
+  'packages/session/tsconfig.json',
+  'packages/session/tsconfig.test.json',
   'apps/server/tsconfig.json',
   'apps/cli/tsconfig.json',
   'apps/web/tsconfig.json',

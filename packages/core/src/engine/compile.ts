@@ -13,7 +13,7 @@ import { type CompiledMacro, compileMacro } from './compileMacro.ts';
 import { type CompiledMenu, compileMenu } from './compileMenu.ts';
 import type { Sending } from './effect.ts';
 import { foldPhrase } from './foldPhrase.ts';
-import type { Choice } from './state.ts';
+import type { ResolvedUse } from './state.ts';
 
 interface CompiledProfile {
   readonly source: Profile;
@@ -42,19 +42,21 @@ export interface Compiled {
   readonly rules: RuleIndex;
   /** By device, then control. */
   readonly controls: ReadonlyMap<string, ReadonlyMap<string, CompiledControl>>;
+  /** By device. */
+  readonly settings: ReadonlyMap<string, DeviceSettings>;
   /** Controls by what is said to use them, folded. */
   readonly phrases: ReadonlyMap<string, CompiledControl>;
   readonly profiles: ReadonlyMap<string, CompiledProfile>;
   readonly macros: ReadonlyMap<string, CompiledMacro>;
   readonly menus: ReadonlyMap<string, CompiledMenu>;
   /** What was worked out before, filled as it is asked for: only ever a saving of time. */
-  readonly known: {
+  readonly memo: {
     /** By profile: the profiles looked at for it. */
     readonly chains: Map<string, readonly Profile[]>;
     /** What a control's triggers do, in the order of `TRIGGERS`, where it was looked up last. */
-    readonly choices: Map<
+    readonly uses: Map<
       CompiledControl,
-      { place: string; byTrigger: (Choice | undefined)[]; uses: number }
+      { place: string; byTrigger: (ResolvedUse | undefined)[]; uses: number }
     >;
   };
 }
@@ -87,11 +89,12 @@ export function compile(setup: Setup, previous: Compiled | null = null): Compile
     setup,
     rules: indexRules(setup, previous?.rules),
     controls,
+    settings: new Map(setup.devices.map(({ id, settings }) => [id, settings])),
     phrases: previous && devicesSame ? previous.phrases : phrasesOf(controls),
     profiles,
     macros: macrosSame ? previous.macros : byId(setup.macros, (macro) => compileMacro(setup, macro)),
     menus: menusSame ? previous.menus : byId(setup.radialMenus, (menu) => compileMenu(setup, menu)),
-    known: { chains: new Map(), choices: new Map() },
+    memo: { chains: new Map(), uses: new Map() },
   };
 }
 
@@ -136,7 +139,7 @@ function phrasesOf(controls: Compiled['controls']): Compiled['phrases'] {
 const PLACES = new Map(TRIGGERS.map((trigger, i) => [trigger, i]));
 
 /** A trigger's place in `TRIGGERS`. */
-export function placeOf(trigger: Trigger): number {
+export function triggerIndex(trigger: Trigger): number {
   return PLACES.get(trigger) ?? 0;
 }
 
@@ -154,7 +157,7 @@ function compileProfile(
     const [, device = '', control = '', named = ''] = key.split('/');
     const trigger = named as Trigger;
     const owner = controlKey(device, control);
-    uses.set(owner, (uses.get(owner) ?? 0) | (1 << placeOf(trigger)));
+    uses.set(owner, (uses.get(owner) ?? 0) | (1 << triggerIndex(trigger)));
     const native = controls.get(device)?.get(control)?.control.native[trigger] ?? null;
     const isKept = kept?.source.bindings[key] === binding;
     const sending = isKept ? kept.sendings.get(key) : sendingOf(setup, source, binding.behaviour, native);
@@ -171,10 +174,10 @@ export function usesOf(compiled: Compiled, profile: string, control: string): nu
 }
 
 /** The profile chain for a profile; Everywhere's where the profile is no longer there. */
-export function chainFor({ setup, known }: Compiled, profile: string): readonly Profile[] {
-  const found = known.chains.get(profile);
+export function chainFor({ setup, memo }: Compiled, profile: string): readonly Profile[] {
+  const found = memo.chains.get(profile);
   if (found) return found;
   const chain = profileChain(setup, setup.profiles[profile] ? profile : EVERYWHERE);
-  known.chains.set(profile, chain);
+  memo.chains.set(profile, chain);
   return chain;
 }

@@ -1,6 +1,7 @@
 import { codesOf, parseShortcut } from '../keys/index.ts';
 import type { Macro, MacroStep, Setup } from '../setup/index.ts';
 import type { Effect } from './effect.ts';
+import { fingerprintOf } from './fingerprint.ts';
 
 /** Something a macro does at its time. */
 export type MacroAct =
@@ -17,11 +18,13 @@ export interface CompiledMacro {
   readonly acts: readonly { readonly after: number; readonly act: MacroAct }[];
   /** How long a round lasts: milliseconds. */
   readonly length: number;
-  /** How many rounds; without end for one that runs while held or until pressed again. */
-  readonly rounds: number;
+  /** How many rounds; null, without end, for one that runs while held or until pressed again. */
+  readonly rounds: number | null;
   readonly run: Macro['run'];
   readonly again: Macro['again'];
   readonly goesOn: boolean;
+  /** The same for macros that do the same, so that a running one can be told from an edited one. */
+  readonly fingerprint: string;
 }
 
 /** A round of a macro that goes round and round lasts at least this long, so that it comes to an end: ms. */
@@ -46,12 +49,26 @@ export function compileMacro(setup: Setup, macro: Macro): CompiledMacro {
   const { id, run, again, goesOn } = macro;
   const endless = run !== 'times';
   const length = endless ? Math.max(after, LEAST_ROUND_MS) : after;
-  return { id, acts, length, rounds: endless ? Number.POSITIVE_INFINITY : macro.times, run, again, goesOn };
+  const made = { id, acts, length, rounds: endless ? null : macro.times, run, again, goesOn };
+  return { ...made, fingerprint: fingerprintOf(made) };
 }
 
 function actOf(step: Exclude<MacroStep, { kind: 'wait' | 'repeat' | 'macro' }>): MacroAct | null {
-  if (step.kind === 'button') return { kind: `button-${step.change}`, button: step.button };
-  if (step.kind !== 'shortcut') return step;
-  const parsed = parseShortcut(step.shortcut);
-  return parsed.ok ? { kind: 'chord', codes: codesOf(parsed.value) } : null;
+  const { id: _id, ...act } = step;
+  switch (act.kind) {
+    case 'button':
+      return { kind: `button-${act.change}`, button: act.button };
+    case 'shortcut': {
+      const parsed = parseShortcut(act.shortcut);
+      return parsed.ok ? { kind: 'chord', codes: codesOf(parsed.value) } : null;
+    }
+    case 'key-down':
+    case 'key-up':
+    case 'text':
+    case 'click':
+    case 'wheel':
+    case 'focus':
+    case 'layer':
+      return act;
+  }
 }

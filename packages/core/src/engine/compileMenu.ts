@@ -1,12 +1,15 @@
 import { EVERYWHERE, type RadialMenu, type Setup } from '../setup/index.ts';
 import { effectOf, plainly } from './compileEffect.ts';
 import type { Sending } from './effect.ts';
+import { fingerprintOf } from './fingerprint.ts';
 
 /** A radial menu made ready. */
 export interface CompiledMenu {
   readonly id: string;
   /** By item, clockwise from the top; null for one that sends nothing. */
   readonly items: readonly (Sending | null)[];
+  /** The same for menus that do the same. */
+  readonly fingerprint: string;
 }
 
 /** Makes a radial menu ready. Its commands are those that most programs share. */
@@ -16,5 +19,5 @@ export function compileMenu(setup: Setup, { id, items }: RadialMenu): CompiledMe
     const effect = everywhere ? effectOf(setup, everywhere, action) : null;
     return effect && plainly(effect);
   });
-  return { id, items: sendings };
+  return { id, items: sendings, fingerprint: fingerprintOf(sendings) };
 }

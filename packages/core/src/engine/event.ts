@@ -33,8 +33,13 @@ export const engineEventSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('time'), t }),
   z.strictObject({ kind: z.literal('attach'), t, device: idSchema }),
   z.strictObject({ kind: z.literal('detach'), t, device: idSchema }),
-  /** The screen was locked or the engine stopped: everything is let go. */
-  z.strictObject({ kind: z.literal('reset'), t }),
+  /** The screen was locked, the engine stopped or the computer slept: everything is let go. */
+  z.strictObject({
+    kind: z.literal('reset'),
+    t,
+    /** How long the computer slept: milliseconds. */
+    slept: z.number().min(0).optional(),
+  }),
 ]);
 export type EngineEvent = z.infer<typeof engineEventSchema>;
 

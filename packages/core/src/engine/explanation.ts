@@ -62,6 +62,11 @@ export type Outcome =
     }
   | { readonly kind: 'repeated' }
   | {
+      /** More fell due at once than may; what would have gone on was ended. */
+      readonly kind: 'too-many';
+      readonly ended: readonly Ended[];
+    }
+  | {
       readonly kind: 'released';
       /** The output had ended before, so nothing was sent. */
       readonly silent: boolean;
@@ -78,6 +83,8 @@ export type Outcome =
       readonly stepDegrees: number;
       /** How many times each step counts for the speed of the turn; 1 without speed-up. */
       readonly factor: number;
+      /** Ended before, so that nothing was sent. */
+      readonly silent: boolean;
       readonly resolution: Resolution;
     }
   | {
@@ -117,6 +124,7 @@ export type Outcome =
   | {
       readonly kind: 'ignored';
       readonly why:
+        | 'unknown-device'
         | 'unknown-control'
         | 'already-down'
         | 'not-down'

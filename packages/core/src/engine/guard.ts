@@ -1,51 +1,54 @@
 import { controlAt } from './compile.ts';
+import { dropDeadline, setDeadline } from './deadlines.ts';
 import type { Outcome } from './explanation.ts';
-import { type Run, withEntry, without } from './run.ts';
-import { type Choice, type Held, type Using, useKey } from './state.ts';
-import { dropTimer, setTimer } from './timers.ts';
+import { type Down, quietly, setHeld } from './held.ts';
+import { withEntry, without } from './record.ts';
+import { type ResolvedUse, type Using, useKey } from './state.ts';
+import type { StepContext } from './stepContext.ts';
 
 /**
  * Whether a guarded press may go on: null when it may, else what it asks for. Letting go of a latch is never
  * guarded.
  *
  * @param since when its control went down
- * @param stillDown whether it may yet be held longer
+ * @param down null where it has come up already, so that it cannot be held longer
  */
-export function passesGuard(run: Run, choice: Choice, since: number, stillDown: boolean): Outcome | null {
-  const { using, sending, resolution } = choice;
+export function passesGuard(
+  context: StepContext,
+  use: ResolvedUse,
+  since: number,
+  down: Down | null,
+): Outcome | null {
+  const { using, sending, resolution } = use;
   const how = sending?.guard ?? null;
-  if (how === null || run.state.latched[useKey(using)]) return null;
+  if (how === null || context.state.latched[useKey(using)]) return null;
   const { key } = using;
-  const settings = controlAt(run.compiled, using.device, using.control)?.settings;
+  const settings = controlAt(context.compiled, using.device, using.control)?.settings;
   if (!settings) return null;
   if (how === 'second') {
-    if (run.state.asking[useKey(using)]) {
-      stopAsking(run, using);
+    if (context.state.confirmations[useKey(using)]) {
+      endConfirmation(context, using);
       return null;
     }
-    run.state.asking = withEntry(run.state.asking, useKey(using), using);
-    setTimer(run, 'confirm', useKey(using), run.state.now + settings.confirmMs);
+    context.state.confirmations = withEntry(context.state.confirmations, useKey(using), using);
+    setDeadline(context, 'confirm', useKey(using), context.state.now + settings.confirmMs);
   } else {
     const until = since + settings.guardMs;
-    if (run.state.now >= until) return null;
-    if (!stillDown) return { kind: 'guarded', how, asks: false, resolution };
-    setTimer(run, 'guard', key, until);
+    if (context.state.now >= until) return null;
+    if (!down) return { kind: 'guarded', how, asks: false, resolution };
+    setDeadline(context, 'guard', key, until);
   }
-  if (stillDown) {
-    const guarded = how === 'longer' ? choice : null;
-    const held: Held = { using, holds: [], since, silent: false, turned: false, later: null, guarded };
-    run.state.held = withEntry(run.state.held, key, held);
-  }
-  run.changes.push({ kind: 'guard', device: using.device, control: using.control, how, asks: true });
+  if (down) setHeld(context, { ...quietly(use, down), guarded: how === 'longer' ? use : null });
+  context.changes.push({ kind: 'guard', device: using.device, control: using.control, how, asks: true });
   return { kind: 'guarded', how, asks: true, resolution };
 }
 
 /** A second press came, or is no longer waited for. */
-export function stopAsking(run: Run, using: Using): void {
+export function endConfirmation(context: StepContext, using: Using): void {
   const key = useKey(using);
-  if (!run.state.asking[key]) return;
-  run.state.asking = without(run.state.asking, key);
-  dropTimer(run, 'confirm', key);
+  if (!context.state.confirmations[key]) return;
+  context.state.confirmations = without(context.state.confirmations, key);
+  dropDeadline(context, 'confirm', key);
   const { device, control } = using;
-  run.changes.push({ kind: 'guard', device, control, how: 'second', asks: false });
+  context.changes.push({ kind: 'guard', device, control, how: 'second', asks: false });
 }

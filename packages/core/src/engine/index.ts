@@ -1,10 +1,11 @@
 export { type Compiled, compile, controlAt, controlKey } from './compile.ts';
+export { nextDeadline } from './deadlines.ts';
 export { type EngineEvent, type EventOf, engineEventSchema } from './event.ts';
 export type { DueEvent, Ended, Explanation, Outcome, StateChange } from './explanation.ts';
+export { isAtRest } from './isAtRest.ts';
 export { DEAD_ZONE, RIM, sectorAt } from './radial.ts';
 export { type Simulated, simulate } from './simulate.ts';
 export { type EngineState, type Held, type Hold, INITIAL_STATE, type OpenMenu } from './state.ts';
-export { type Stepped, step } from './step.ts';
+export { type Advanced, advance, MOST_DUE, type Stepped, step } from './step.ts';
 export { type Stroke, strokeSchema } from './stroke.ts';
-export { nextDeadline } from './timers.ts';
-export { eventsOfUse, TRIED_MS } from './uses.ts';
+export { eventsOfUse, TRIED_MS } from './typicalUse.ts';

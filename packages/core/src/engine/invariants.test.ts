@@ -15,7 +15,8 @@ import type { EngineEvent } from './event.ts';
 import { INITIAL_STATE } from './state.ts';
 import { step } from './step.ts';
 
-const RUNS = 2000;
+/** A share of what `npm run soak` goes on with. */
+const RUNS = 300;
 
 test('the six invariants hold on random set-ups, events and edits in between', () => {
   expect(tryOut(arbitraryScenario, checkInvariants, { runs: RUNS }).failure).toBeNull();

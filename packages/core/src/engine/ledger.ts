@@ -1,57 +1,85 @@
 import { MODIFIER_KEYS, modifierOf } from '../keys/index.ts';
-import { type Run, send, withEntry, without } from './run.ts';
-import type { Hold, PlainHold } from './state.ts';
+import { withEntry, without } from './record.ts';
+import type { Destination, Hold, PlainHold } from './state.ts';
+import { type StepContext, send } from './stepContext.ts';
 
 /**
- * Keys and pointer buttons are counted for each program that gets them: one that is down already is not sent
- * again, and goes up with the last thing that holds it.
+ * Keys and pointer buttons are counted for each computer and program that gets them: one that is down already is not
+ * sent again, and goes up with the last thing that holds it.
  */
-export function ledgerKey(program: string | null, code: string): string {
-  return program === null ? code : `${program} ${code}`;
+function ledgerKey({ program, computer }: Destination, code: string): string {
+  const here = program === null ? code : `${program} ${code}`;
+  return computer === null ? here : `${computer}: ${here}`;
 }
 
-/** Puts a key down for a program; sent only when nothing holds it yet. */
-export function keyDown(run: Run, program: string | null, code: string): PlainHold {
-  if (countUp(run, ledgerKey(program, code))) send(run, program, { kind: 'key-down', code });
-  return { kind: 'key', program, code };
+/** Puts a key down; sent only when nothing holds it yet. */
+export function keyDown(context: StepContext, to: Destination, code: string): PlainHold {
+  if (countUp(context, ledgerKey(to, code))) send(context, to, { kind: 'key-down', code });
+  return { kind: 'key', to, code };
 }
 
 /** Lets a key go; sent only when nothing else holds it. */
-export function keyUp(run: Run, program: string | null, code: string): void {
-  if (countDown(run, ledgerKey(program, code))) send(run, program, { kind: 'key-up', code });
+export function keyUp(context: StepContext, to: Destination, code: string): void {
+  if (countDown(context, ledgerKey(to, code))) send(context, to, { kind: 'key-up', code });
 }
 
 /** The same for a pointer button. */
-export function buttonDown(run: Run, program: string | null, button: number): PlainHold {
-  if (countUp(run, ledgerKey(program, `button-${button}`)))
-    send(run, program, { kind: 'button-down', button });
-  return { kind: 'button', program, button };
+export function buttonDown(context: StepContext, to: Destination, button: number): PlainHold {
+  if (countUp(context, ledgerKey(to, `button-${button}`))) send(context, to, { kind: 'button-down', button });
+  return { kind: 'button', to, button };
 }
 
-export function buttonUp(run: Run, program: string | null, button: number): void {
-  if (countDown(run, ledgerKey(program, `button-${button}`)))
-    send(run, program, { kind: 'button-up', button });
+export function buttonUp(context: StepContext, to: Destination, button: number): void {
+  if (countDown(context, ledgerKey(to, `button-${button}`))) send(context, to, { kind: 'button-up', button });
 }
 
-function countUp(run: Run, key: string): boolean {
-  const count = run.state.down[key] ?? 0;
-  run.state.down = withEntry(run.state.down, key, count + 1);
+function countUp(context: StepContext, key: string): boolean {
+  const count = context.state.down[key] ?? 0;
+  context.state.down = withEntry(context.state.down, key, count + 1);
   return count === 0;
 }
 
-function countDown(run: Run, key: string): boolean {
-  const count = run.state.down[key] ?? 0;
+function countDown(context: StepContext, key: string): boolean {
+  const count = context.state.down[key] ?? 0;
   if (count === 0) return false;
-  run.state.down = count > 1 ? withEntry(run.state.down, key, count - 1) : without(run.state.down, key);
+  context.state.down =
+    count > 1 ? withEntry(context.state.down, key, count - 1) : without(context.state.down, key);
   return count === 1;
 }
 
 const MODIFIER_CODES = [...MODIFIER_KEYS.keys()];
 
-/** Taps keys in order, up in reverse. */
-export function tapKeys(run: Run, program: string | null, codes: readonly string[]): void {
-  for (const code of codes) keyDown(run, program, code);
-  for (const code of codes.toReversed()) keyUp(run, program, code);
+function isDown({ state }: StepContext, to: Destination, code: string): boolean {
+  return state.down[ledgerKey(to, code)] !== undefined;
+}
+
+/**
+ * Puts a shortcut's keys down in order. Where something else holds its key already, but not its modifiers, the key is
+ * lifted first: a program reads a shortcut when its key goes down, so that modifiers alone would run nothing.
+ */
+export function keysDown(context: StepContext, to: Destination, codes: readonly string[]): PlainHold[] {
+  const modifiersMissing = codes.slice(0, -1).some((code) => !isDown(context, to, code));
+  return putDown(context, to, codes, modifiersMissing);
+}
+
+function putDown(
+  context: StepContext,
+  to: Destination,
+  codes: readonly string[],
+  anew: boolean,
+): PlainHold[] {
+  const key = codes.at(-1);
+  const lifts = anew && key !== undefined && modifierOf(key) === null && isDown(context, to, key);
+  if (lifts) send(context, to, { kind: 'key-up', code: key });
+  const holds = codes.map((code) => keyDown(context, to, code));
+  if (lifts) send(context, to, { kind: 'key-down', code: key });
+  return holds;
+}
+
+/** Taps a shortcut's keys, up in reverse; a key that something else holds is lifted and pressed again. */
+export function tapKeys(context: StepContext, to: Destination, codes: readonly string[]): void {
+  putDown(context, to, codes, true);
+  for (const code of codes.toReversed()) keyUp(context, to, code);
 }
 
 /**
@@ -59,8 +87,8 @@ export function tapKeys(run: Run, program: string | null, codes: readonly string
  * and put back after, in the order of the modifiers, so that a pedal's Shift cannot turn undo into redo.
  */
 export function exactly(
-  run: Run,
-  program: string | null,
+  context: StepContext,
+  to: Destination,
   codes: readonly string[],
   own: readonly Hold[],
   act: () => void,
@@ -68,12 +96,9 @@ export function exactly(
   const wanted = new Set(codes.map(modifierOf));
   const kept = new Set(own.flatMap((hold) => (hold.kind === 'key' ? [hold.code] : [])));
   const lifted = MODIFIER_CODES.filter(
-    (code) =>
-      run.state.down[ledgerKey(program, code)] !== undefined &&
-      !wanted.has(modifierOf(code)) &&
-      !kept.has(code),
+    (code) => isDown(context, to, code) && !wanted.has(modifierOf(code)) && !kept.has(code),
   );
-  for (const code of lifted.toReversed()) send(run, program, { kind: 'key-up', code });
+  for (const code of lifted.toReversed()) send(context, to, { kind: 'key-up', code });
   act();
-  for (const code of lifted) send(run, program, { kind: 'key-down', code });
+  for (const code of lifted) send(context, to, { kind: 'key-down', code });
 }

@@ -1,133 +1,192 @@
-import type { MacroAct } from './compileMacro.ts';
+import type { CompiledMacro, MacroAct } from './compileMacro.ts';
+import { dropDeadline, setDeadline } from './deadlines.ts';
 import { endHold } from './holds.ts';
 import { layerOff, layerOn } from './layers.ts';
 import { buttonDown, exactly, keyDown, tapKeys } from './ledger.ts';
 import { sendClick, sendWheel } from './pointer.ts';
-import { type Run, send, withEntry, without } from './run.ts';
-import type { PlainHold, Running, Using } from './state.ts';
-import { dropTimer, setTimer } from './timers.ts';
+import { withEntry, without } from './record.ts';
+import type { Destination, Hold, MacroCall, PlainHold, Running, Using } from './state.ts';
+import { nextSerial, type StepContext, send } from './stepContext.ts';
 
 /** How many runs of one macro may wait. */
 const MOST_QUEUED = 20;
 
-/** A press asks for a macro: it starts, or does what the macro says for a press while it runs. */
-export function callMacro(run: Run, id: string, owner: Using, program: string | null): void {
-  const running = run.state.running[id];
-  if (!running) {
-    startMacro(run, id, owner, program);
-    return;
+/**
+ * A press asks for a macro: it starts, or does what the macro says for a press while it runs. Gives the number of the
+ * run that this press began, null where it began none.
+ */
+export function callMacro(context: StepContext, id: string, owner: Using, to: Destination): number | null {
+  const macro = context.compiled.macros.get(id);
+  if (!macro) return null;
+  const running = context.state.running[id];
+  const call = { owner, to, cause: context.cause };
+  if (!running) return startMacro(context, macro, call);
+  if (macro.run === 'toggle') {
+    stopMacro(context, running);
+    return null;
   }
-  const { run: how, again } = running.macro;
-  if (how === 'toggle') {
-    stopMacro(run, id);
-    return;
-  }
-  if (again === 'restart') {
-    stopMacro(run, id);
-    startMacro(run, id, owner, program);
-  } else if (again === 'queue') {
-    keep(run, { ...running, queued: Math.min(MOST_QUEUED, running.queued + 1) });
+  switch (macro.again) {
+    case 'ignore':
+      return null;
+    case 'restart':
+      stopMacro(context, running);
+      return startMacro(context, macro, call);
+    case 'queue':
+      if (running.queue.length < MOST_QUEUED)
+        setRunning(context, { ...running, queue: [...running.queue, call] });
+      return null;
   }
 }
 
-function startMacro(run: Run, id: string, owner: Using, program: string | null, queued = 0): void {
-  const macro = run.compiled.macros.get(id);
-  if (!macro) return;
-  const { now: round } = run.state;
-  const begun = { macro, owner, program, round, left: macro.rounds - 1, next: 0, holds: [], queued };
-  keep(run, { ...begun, cause: run.cause });
-  run.changes.push({ kind: 'macro', macro: id, runs: true });
-  goOn(run, id);
+function startMacro(context: StepContext, macro: CompiledMacro, call: MacroCall): number {
+  const running = begun(context, macro, call, []);
+  goOn(context, macro.id);
+  return running.serial;
+}
+
+/** Notes a macro as running, before its first step. */
+function begun(
+  context: StepContext,
+  { id: macro, fingerprint, rounds }: CompiledMacro,
+  call: MacroCall,
+  queue: Running['queue'],
+): Running {
+  const running: Running = {
+    ...call,
+    macro,
+    fingerprint,
+    serial: nextSerial(context),
+    round: context.state.now,
+    left: rounds === null ? null : rounds - 1,
+    next: 0,
+    holds: [],
+    queue,
+  };
+  setRunning(context, running);
+  context.changes.push({ kind: 'macro', macro, runs: true });
+  return running;
 }
 
 /** Does every step of a running macro that is due by now, then sets when it goes on; or ends it. */
-export function goOn(run: Run, id: string): void {
-  for (let running = run.state.running[id]; running; running = run.state.running[id]) {
-    const { macro, round, next, left } = running;
+export function goOn(context: StepContext, id: string): void {
+  const macro = context.compiled.macros.get(id);
+  if (!macro) return;
+  for (let running = context.state.running[id]; running; running = context.state.running[id]) {
+    const { round, next, left } = running;
     const step = macro.acts[next];
     const at = round + (step ? step.after : macro.length);
-    if (at > run.state.now) {
-      setTimer(run, 'macro', id, at);
+    if (at > context.state.now) {
+      setDeadline(context, 'macro', id, at, running.cause);
       return;
     }
-    if (step) keep(run, { ...running, next: next + 1, holds: doStep(run, running, step.act) });
-    else if (left > 0) keep(run, { ...running, round: at, left: left - 1, next: 0 });
-    else finish(run, running);
+    if (step) setRunning(context, { ...running, next: next + 1, holds: doStep(context, running, step.act) });
+    else if (left === null || left > 0) {
+      setRunning(context, { ...running, round: at, left: left && left - 1, next: 0 });
+    } else {
+      finish(context, macro, running);
+      return;
+    }
   }
 }
 
-/** A round was the last: what it put down comes up; one that waits begins. */
-function finish(run: Run, { macro, owner, program, queued }: Running): void {
-  stopMacro(run, macro.id);
-  if (queued > 0) startMacro(run, macro.id, owner, program, queued - 1);
+/**
+ * A round was the last: what it put down comes up. A run that waits begins at once, but as something of its own that
+ * falls due, so that its strokes name the press that asked for it.
+ */
+function finish(context: StepContext, macro: CompiledMacro, running: Running): void {
+  stopMacro(context, running);
+  const [next, ...queue] = running.queue;
+  if (!next) return;
+  begun(context, macro, next, queue);
+  setDeadline(context, 'macro', macro.id, context.state.now, next.cause);
 }
 
 /** Ends a macro at once: all that it put down comes up, newest first. */
-export function stopMacro(run: Run, id: string): void {
-  const running = run.state.running[id];
-  if (!running) return;
-  run.state.running = without(run.state.running, id);
-  dropTimer(run, 'macro', id);
-  for (const hold of running.holds.toReversed()) endHold(run, hold);
-  run.changes.push({ kind: 'macro', macro: id, runs: false });
+export function stopMacro(context: StepContext, { macro, holds }: Running): void {
+  context.state.running = without(context.state.running, macro);
+  dropDeadline(context, 'macro', macro);
+  for (const hold of holds.toReversed()) endHold(context, hold);
+  context.changes.push({ kind: 'macro', macro, runs: false });
 }
 
-function keep(run: Run, running: Running): void {
-  run.state.running = withEntry(run.state.running, running.macro.id, running);
+/** Ends one run of a macro, if it is still that run. */
+export function stopRun(context: StepContext, { macro, serial }: Extract<Hold, { kind: 'macro' }>): void {
+  const running = context.state.running[macro];
+  if (running?.serial === serial) stopMacro(context, running);
+}
+
+function setRunning(context: StepContext, running: Running): void {
+  context.state.running = withEntry(context.state.running, running.macro, running);
 }
 
 const isKey = (code: string) => (hold: PlainHold) => hold.kind === 'key' && hold.code === code;
 const isButton = (button: number) => (hold: PlainHold) => hold.kind === 'button' && hold.button === button;
 
 /** Does one step; gives what the macro holds afterwards. A macro is one thing: what it holds it puts down once. */
-function doStep(run: Run, { holds, owner, program }: Running, act: MacroAct): readonly PlainHold[] {
-  const exact = (codes: readonly string[], todo: () => void) => exactly(run, program, codes, holds, todo);
+function doStep(
+  context: StepContext,
+  { macro, holds, owner, to }: Running,
+  act: MacroAct,
+): readonly PlainHold[] {
+  const exact = (codes: readonly string[], todo: () => void) => exactly(context, to, codes, holds, todo);
   const release = (same: (hold: PlainHold) => boolean) => {
     const at = holds.findLastIndex(same);
     const hold = holds[at];
-    if (hold) endHold(run, hold);
+    if (hold) endHold(context, hold);
     return hold ? holds.toSpliced(at, 1) : holds;
   };
   switch (act.kind) {
     case 'chord':
-      exact(act.codes, () => tapKeys(run, program, act.codes));
+      exact(act.codes, () => tapKeys(context, to, act.codes));
       return holds;
     case 'key-down':
-      return holds.some(isKey(act.code)) ? holds : [...holds, keyDown(run, program, act.code)];
+      return holds.some(isKey(act.code)) ? holds : [...holds, keyDown(context, to, act.code)];
     case 'key-up':
       return release(isKey(act.code));
     case 'button-down':
-      return holds.some(isButton(act.button)) ? holds : [...holds, buttonDown(run, program, act.button)];
+      return holds.some(isButton(act.button)) ? holds : [...holds, buttonDown(context, to, act.button)];
     case 'button-up':
       return release(isButton(act.button));
     case 'text':
-      exact([], () => send(run, program, { kind: 'text', text: act.text }));
+      exact([], () => send(context, to, { kind: 'text', text: act.text }));
       return holds;
     case 'click':
-      exact([], () => sendClick(run, program, act));
+      exact([], () => sendClick(context, to, act));
       return holds;
     case 'wheel':
-      exact([], () => sendWheel(run, program, act));
+      exact([], () => sendWheel(context, to, act));
       return holds;
     case 'focus':
-      send(run, act.program, { kind: 'focus', launch: false });
+      send(context, { ...to, program: act.program }, { kind: 'focus', launch: false });
       return holds;
     case 'layer':
-      setLayer(run, act.layer, act.on, owner);
+      setLayer(context, macro, act, owner);
       return holds;
   }
 }
 
-/** A layer set by a macro stays on until one takes it off, as if it were latched by the macro's control. */
-function setLayer(run: Run, layer: string, on: boolean, using: Using): void {
-  const key = `layer ${layer}`;
-  const known = run.state.latched[key];
-  if (on === (known !== undefined)) return;
-  if (on) {
-    run.state.latched = withEntry(run.state.latched, key, { using, holds: [{ kind: 'layer', layer }] });
-    layerOn(run, layer);
-  } else {
-    run.state.latched = without(run.state.latched, key);
-    layerOff(run, layer);
+/**
+ * A layer set by a macro stays on until one takes it off, as if it were latched by the macro's control. Each macro keeps
+ * it on for itself. One that takes it off takes back its own; one that has not set it takes it from all.
+ */
+function setLayer(
+  context: StepContext,
+  macro: string,
+  { layer, on }: Extract<MacroAct, { kind: 'layer' }>,
+  using: Using,
+): void {
+  const prefix = `layer ${layer} `;
+  const own = prefix + macro;
+  const { latched } = context.state;
+  if (on && !latched[own]) {
+    const serial = nextSerial(context);
+    context.state.latched = withEntry(latched, own, { using, holds: [{ kind: 'layer', layer }], serial });
+    layerOn(context, layer);
+  }
+  if (on) return;
+  const taken = latched[own] ? [own] : Object.keys(latched).filter((key) => key.startsWith(prefix));
+  for (const key of taken) {
+    context.state.latched = without(context.state.latched, key);
+    layerOff(context, layer);
   }
 }

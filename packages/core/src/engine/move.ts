@@ -3,32 +3,34 @@ import type { Resolution } from '../resolve/index.ts';
 import { controlAt } from './compile.ts';
 import type { EventOf } from './event.ts';
 import type { Outcome } from './explanation.ts';
-import { dropWaiting, keepWaiting } from './press.ts';
+import { dropWaiting, setWaiting } from './press.ts';
 import { moveInMenu } from './radial.ts';
-import type { Run } from './run.ts';
+import type { StepContext } from './stepContext.ts';
 import { start } from './styles.ts';
 
 /**
  * The pointer moves: it adds up for every control that is down and may become a nudge, and in an open radial
  * menu. A direction that is not bound does not fire; the movement goes on adding up.
  */
-export function move(run: Run, { dx, dy }: EventOf<'move'>): Outcome {
+export function move(context: StepContext, { dx, dy }: EventOf<'move'>): Outcome {
+  const open = context.state.radial;
   const nudged: Resolution[] = [];
-  for (const waiting of Object.values(run.state.waiting)) {
+  for (const waiting of Object.values(context.state.waiting)) {
     if (!waiting.down || !waiting.nudges) continue;
     const moved = { ...waiting, dx: waiting.dx + dx, dy: waiting.dy + dy };
     const { device, control } = waiting.press.using;
     const distance =
-      controlAt(run.compiled, device, control)?.settings.nudgeDistance ?? Number.POSITIVE_INFINITY;
+      controlAt(context.compiled, device, control)?.settings.nudgeDistance ?? Number.POSITIVE_INFINITY;
     const far = Math.hypot(moved.dx, moved.dy) >= distance;
-    const choice = far ? waiting.nudges[directionOf(moved.dx, moved.dy)] : undefined;
-    if (choice) {
-      dropWaiting(run, waiting);
-      start(run, choice, waiting.since);
-      nudged.push(choice.resolution);
-    } else keepWaiting(run, moved);
+    const use = far ? waiting.nudges[directionOf(moved.dx, moved.dy)] : undefined;
+    if (use) {
+      dropWaiting(context, waiting);
+      start(context, use, waiting);
+      nudged.push(use.resolution);
+    } else setWaiting(context, moved);
   }
-  moveInMenu(run, dx, dy);
+  // The movement that opened a menu is not one inside it.
+  if (context.state.radial === open) moveInMenu(context, dx, dy);
   return { kind: 'moved', nudged };
 }
 

@@ -1,165 +1,178 @@
 import { EVERYWHERE } from '../setup/index.ts';
+import { destinationOf } from './destination.ts';
 import type { Effect, Sending } from './effect.ts';
 import { endHold } from './holds.ts';
 import { layerOn, onceLayer, showPage } from './layers.ts';
-import { buttonDown, exactly, keyDown, tapKeys } from './ledger.ts';
-import { callMacro, stopMacro } from './macros.ts';
-import { setPlace } from './places.ts';
+import { buttonDown, exactly, keysDown, tapKeys } from './ledger.ts';
+import { callMacro, stopRun } from './macros.ts';
 import { sendClick, sendWheel } from './pointer.ts';
-import { type Run, send } from './run.ts';
-import type { Hold, Using } from './state.ts';
+import { changeSpeed, setDeviceIndex } from './speeds.ts';
+import type { Destination, Hold, Using } from './state.ts';
+import { type StepContext, send } from './stepContext.ts';
 import { messageValue } from './stroke.ts';
 
 type EffectOf<Kind extends Effect['kind']> = Extract<Effect, { kind: Kind }>;
 
 /** Starts what is sent: keys and buttons go down and stay; what has no length happens once. */
-export function begin(run: Run, sending: Sending, using: Using): readonly Hold[] {
-  const { effect, programs, focus } = sending;
-  const [first = null] = programs;
-  if (focus && first !== null) send(run, first, { kind: 'focus', launch: false });
+export function begin(context: StepContext, sending: Sending, using: Using): readonly Hold[] {
+  const { effect, programs } = sending;
+  const to = programs.map((program) => destinationOf(context, using.device, program));
+  const [first] = to;
+  if (!first) return [];
+  if (sending.focus) focusFirst(context, first);
   switch (effect.kind) {
-    case 'keys': {
-      const holds: Hold[] = [];
-      for (const program of programs)
-        for (const code of effect.codes) holds.push(keyDown(run, program, code));
-      return holds;
-    }
+    case 'keys':
+      return to.flatMap((each) => keysDown(context, each, effect.codes));
     case 'button':
-      return programs.map((program) => buttonDown(run, program, effect.button));
+      return to.map((each) => buttonDown(context, each, effect.button));
     case 'message':
-      return programs.map((program) => sendMessage(run, program, effect));
+      return to.map((each) => sendMessage(context, each, effect));
     case 'sequence':
     case 'text':
     case 'click':
     case 'wheel':
-      for (const program of programs) sendOnce(run, program, effect);
+      for (const each of to) sendOnce(context, each, effect);
       return [];
-    default:
-      return change(run, effect, using, first);
+    case 'layer':
+    case 'page':
+    case 'profile':
+    case 'speed':
+    case 'computer':
+    case 'program':
+    case 'radial':
+    case 'macro':
+      return change(context, effect, using, first, sending.focus);
   }
 }
 
+/** Brings the program that is sent to to the front, unless it is there or was asked to come in this step. */
+function focusFirst(context: StepContext, to: Destination): void {
+  const { program } = to;
+  if (program === null || context.focused === program) return;
+  if (context.focused === null && context.state.frontProgram === program && to.computer === null) return;
+  context.focused = program;
+  send(context, to, { kind: 'focus', launch: false });
+}
+
 function sendOnce(
-  run: Run,
-  program: string | null,
+  context: StepContext,
+  to: Destination,
   effect: EffectOf<'sequence' | 'text' | 'click' | 'wheel'>,
 ): void {
   switch (effect.kind) {
     case 'sequence':
-      for (const codes of effect.chords) exactly(run, program, codes, [], () => tapKeys(run, program, codes));
+      for (const codes of effect.chords) exactly(context, to, codes, [], () => tapKeys(context, to, codes));
       return;
     case 'text':
-      exactly(run, program, [], [], () => send(run, program, { kind: 'text', text: effect.text }));
+      exactly(context, to, [], [], () => send(context, to, { kind: 'text', text: effect.text }));
       return;
     case 'click':
-      sendClick(run, program, effect);
+      sendClick(context, to, effect);
       return;
     case 'wheel':
-      sendWheel(run, program, effect);
+      sendWheel(context, to, effect);
       return;
   }
 }
 
-function sendMessage(run: Run, program: string | null, { message }: EffectOf<'message'>): Hold {
-  send(run, program, { kind: 'message', message, value: messageValue(message, 1) });
-  return { kind: 'message', program, message };
+function sendMessage(context: StepContext, to: Destination, { message }: EffectOf<'message'>): Hold {
+  send(context, to, { kind: 'message', message, value: messageValue(message, 1) });
+  return { kind: 'message', to, message };
 }
 
 /** Changes something of the engine's own. */
 function change(
-  run: Run,
+  context: StepContext,
   effect: EffectOf<'layer' | 'page' | 'profile' | 'speed' | 'computer' | 'program' | 'radial' | 'macro'>,
   using: Using,
-  program: string | null,
+  to: Destination,
+  focus: boolean,
 ): readonly Hold[] {
   switch (effect.kind) {
     case 'layer':
       if (effect.mode === 'once') {
-        onceLayer(run, effect.layer, using);
+        onceLayer(context, effect.layer, using);
         return [];
       }
-      layerOn(run, effect.layer);
+      layerOn(context, effect.layer);
       return [{ kind: 'layer', layer: effect.layer }];
     case 'page':
-      showPage(run, effect.page, using);
+      showPage(context, effect.page, using);
       return [];
     case 'profile':
-      run.wishes.push({ kind: 'pin', profile: pinned(run, effect) });
+      context.deferred.push({ kind: 'pin', profile: pinned(context, effect) });
       return [];
     case 'speed':
-      return changeSpeed(run, effect, using);
+      return changeSpeed(context, effect, effect.device ?? using.device);
     case 'computer':
-      changeComputer(run, effect, using);
+      changeComputer(context, effect, using);
       return [];
     case 'program':
-      send(run, effect.program, { kind: 'focus', launch: effect.launch });
+      send(context, { ...to, program: effect.program }, { kind: 'focus', launch: effect.launch });
       return [];
-    case 'radial': {
-      const menu = run.compiled.menus.get(effect.menu);
-      if (!menu) return [];
-      run.state.radial = { menu, owner: using, dx: 0, dy: 0, highlighted: null };
-      run.changes.push({ kind: 'radial-open', menu: effect.menu });
+    case 'radial':
+      openMenu(context, effect.menu, using, to.program, focus);
       return [];
-    }
     case 'macro':
-      return callAndHold(run, effect.macro, using, program);
+      return callAndHold(context, effect.macro, using, to);
   }
 }
 
-/** A macro that runs while held is let go with its control; the others end by themselves. */
-function callAndHold(run: Run, macro: string, using: Using, program: string | null): readonly Hold[] {
-  const ran = run.state.running[macro] !== undefined;
-  callMacro(run, macro, using, program);
-  const holds = !ran && run.compiled.macros.get(macro)?.run === 'held';
-  return holds ? [{ kind: 'macro', macro }] : [];
+function openMenu(
+  context: StepContext,
+  id: string,
+  owner: Using,
+  program: string | null,
+  focus: boolean,
+): void {
+  const menu = context.compiled.menus.get(id);
+  if (!menu) return;
+  const { radial: before } = context.state;
+  if (before) context.changes.push({ kind: 'radial-closed', menu: before.menu, item: null });
+  const { fingerprint } = menu;
+  context.state.radial = { menu: id, fingerprint, owner, program, focus, dx: 0, dy: 0, highlighted: null };
+  context.changes.push({ kind: 'radial-open', menu: id });
+}
+
+/** A macro that runs while held is let go with the control that began this run; the others end by themselves. */
+function callAndHold(context: StepContext, macro: string, using: Using, to: Destination): readonly Hold[] {
+  const serial = callMacro(context, macro, using, to);
+  const holds = serial !== null && context.compiled.macros.get(macro)?.run === 'held';
+  return holds ? [{ kind: 'macro', macro, serial }] : [];
 }
 
 /** The profile a press pins: the one named, or the next or previous of those to go round. */
-function pinned(run: Run, { change: how, profiles: named }: EffectOf<'profile'>): string | null {
+function pinned(context: StepContext, { change: how, profiles: named }: EffectOf<'profile'>): string | null {
   if (how === 'automatic') return null;
   if (how === 'pin') return named[0] ?? null;
-  const all = named.length > 0 ? named : [EVERYWHERE, ...run.compiled.rules.order];
-  const at = all.indexOf(run.state.profile);
+  const all = named.length > 0 ? named : [EVERYWHERE, ...context.compiled.rules.order];
+  const at = all.indexOf(context.state.profile);
   const next = at < 0 ? 0 : (at + (how === 'next' ? 1 : -1) + all.length) % all.length;
   return all[next] ?? null;
 }
 
-function changeSpeed(run: Run, effect: EffectOf<'speed'>, using: Using): readonly Hold[] {
-  const device = effect.device ?? using.device;
-  const count = settingsOf(run, device)?.pointerSpeeds.length ?? 0;
-  if (count === 0) return [];
-  const back = run.state.speeds[device] ?? 0;
-  const wanted = { next: back + 1, previous: back + count - 1, set: effect.step, 'while-held': effect.step };
-  setPlace(run, 'speed', device, wanted[effect.change] % count);
-  return effect.change === 'while-held' ? [{ kind: 'speed', device, back }] : [];
-}
-
 /** A device that turns to another computer is gone from this one: what it holds here is let go. */
-function changeComputer(run: Run, effect: EffectOf<'computer'>, using: Using): void {
+function changeComputer(context: StepContext, effect: EffectOf<'computer'>, using: Using): void {
   const device = effect.device ?? using.device;
-  const count = settingsOf(run, device)?.computers.length ?? 0;
-  const at = run.state.computers[device] ?? 0;
+  const count = context.compiled.settings.get(device)?.computers.length ?? 0;
+  const at = context.state.computers[device] ?? 0;
   if (count === 0) return;
   const next = (effect.change === 'next' ? at + 1 : effect.computer) % count;
   if (next === at) return;
-  setPlace(run, 'computer', device, next);
-  run.wishes.push({ kind: 'let-go', device });
-}
-
-function settingsOf(run: Run, device: string) {
-  return run.compiled.setup.devices.find(({ id }) => id === device)?.settings;
+  setDeviceIndex(context, 'computer', device, next);
+  context.deferred.push({ kind: 'let-go', device });
 }
 
 /** Lets go what was kept down, newest first. */
-export function end(run: Run, holds: readonly Hold[]): void {
+export function end(context: StepContext, holds: readonly Hold[]): void {
   for (let i = holds.length - 1; i >= 0; i--) {
     const hold = holds[i];
-    if (hold?.kind === 'macro') stopMacro(run, hold.macro);
-    else if (hold) endHold(run, hold);
+    if (hold?.kind === 'macro') stopRun(context, hold);
+    else if (hold) endHold(context, hold);
   }
 }
 
 /** Starts and ends at once. */
-export function tap(run: Run, sending: Sending, using: Using): void {
-  end(run, begin(run, sending, using));
+export function tap(context: StepContext, sending: Sending, using: Using): void {
+  end(context, begin(context, sending, using));
 }

@@ -2,16 +2,16 @@ import type { EventOf } from './event.ts';
 import type { Outcome } from './explanation.ts';
 import { foldPhrase } from './foldPhrase.ts';
 import { useUpOnce } from './layers.ts';
-import { choose } from './lookup.ts';
+import { resolveUse } from './lookup.ts';
 import { tap } from './outputs.ts';
-import type { Run } from './run.ts';
+import type { StepContext } from './stepContext.ts';
 
 /** Something was said: where it is a control's phrase, that control is tapped. */
-export function phrase(run: Run, { text }: EventOf<'phrase'>): Outcome {
-  const known = run.compiled.phrases.get(foldPhrase(text));
+export function phrase(context: StepContext, { text }: EventOf<'phrase'>): Outcome {
+  const known = context.compiled.phrases.get(foldPhrase(text));
   if (!known) return { kind: 'ignored', why: 'unknown-phrase' };
-  const { sending, using, resolution } = choose(run, known, 'phrase');
-  useUpOnce(run, known.key);
-  if (sending) tap(run, sending, using);
+  const { sending, using, resolution } = resolveUse(context, known, 'phrase');
+  useUpOnce(context, known.key);
+  if (sending) tap(context, sending, using);
   return { kind: 'pressed', resolution };
 }

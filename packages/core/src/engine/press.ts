@@ -1,15 +1,17 @@
 import type { Trigger } from '../devices/index.ts';
-import { type CompiledControl, controlAt, controlKey, placeOf } from './compile.ts';
+import { type CompiledControl, controlAt, controlKey, triggerIndex } from './compile.ts';
+import { dropDeadline, setDeadline } from './deadlines.ts';
 import type { EventOf } from './event.ts';
 import type { Outcome } from './explanation.ts';
+import { quietly, setHeld } from './held.ts';
 import { useUpOnce } from './layers.ts';
-import { choose, chooseBound, choosePress } from './lookup.ts';
+import { layersFor, resolveBound, resolveUse, usesSet } from './lookup.ts';
 import { end, tap } from './outputs.ts';
 import { pressInMenu, releaseInMenu } from './radial.ts';
-import { type Run, withEntry, without } from './run.ts';
-import type { Choice, Waiting } from './state.ts';
-import { keepHeld, quietly, sendShort, start } from './styles.ts';
-import { dropTimer, setTimer } from './timers.ts';
+import { withEntry, without } from './record.ts';
+import type { Held, PressedTurn, PressedTurns, ResolvedUse, Waiting } from './state.ts';
+import type { StepContext } from './stepContext.ts';
+import { sendShort, start } from './styles.ts';
 
 const TURNS = ['pressed-clockwise', 'pressed-anticlockwise'] as const;
 const NUDGES = ['nudge-up', 'nudge-right', 'nudge-down', 'nudge-left'] as const;
@@ -19,164 +21,197 @@ const NUDGES = ['nudge-up', 'nudge-right', 'nudge-down', 'nudge-left'] as const;
  * turns while pressed are bound too, it waits to see which it becomes. What is chosen now holds until the
  * control comes up.
  */
-export function press(run: Run, { device, control }: EventOf<'down'>): Outcome {
-  const known = controlAt(run.compiled, device, control);
+export function press(context: StepContext, { device, control }: EventOf<'down'>): Outcome {
+  const known = controlAt(context.compiled, device, control);
   if (!known) return { kind: 'ignored', why: 'unknown-control' };
   if (!known.control.canPress) return { kind: 'ignored', why: 'cannot-press' };
   const { key } = known;
-  const before = run.state.waiting[key];
-  if (run.state.held[key] || before?.down) return { kind: 'ignored', why: 'already-down' };
-  decideLayerHolds(run);
-  const inMenu = pressInMenu(run, known);
+  const { now: since } = context.state;
+  const before = context.state.waiting[key];
+  if (context.state.held[key] || before?.down) return { kind: 'ignored', why: 'already-down' };
+  decideLayerHolds(context);
+  const layers = layersToPressIn(context, known);
+  const inMenu = pressInMenu(context, known);
   if (inMenu) {
-    if (before) dropWaiting(run, before);
-    keepHeld(run, { ...quietly(choose(run, known, 'press'), run.state.now), silent: true });
+    if (before) dropWaiting(context, before);
+    const turns = turnsOf(context, known, layers);
+    setHeld(context, { ...quietly(resolveUse(context, known, 'press'), { since, turns }), silent: true });
     return inMenu;
   }
   if (before?.double) {
-    dropWaiting(run, before);
-    return start(run, before.double);
+    dropWaiting(context, before);
+    return start(context, before.double, { since, turns: turnsOf(context, known, layers) });
   }
-  return pressAnew(run, known);
+  return pressAnew(context, known, layers);
+}
+
+/**
+ * The layers a press is looked up in. A control that asks for a second press gets it in the layers of the first one,
+ * which may have been on for that press only.
+ */
+function layersToPressIn(context: StepContext, { key, device }: CompiledControl): readonly string[] {
+  for (const use in context.state.confirmations) {
+    const asking = context.state.confirmations[use];
+    if (asking?.key === key) return asking.layers;
+  }
+  return layersFor(context, device);
 }
 
 /** Triggers that make a press wait, or another one of it: a bit each. */
 const OTHERS = ['touch-press', 'hold', 'double-press', ...NUDGES, ...TURNS] as const;
 const bitsOf = (triggers: readonly Trigger[]) =>
-  triggers.reduce((bits, trigger) => bits | (1 << placeOf(trigger)), 0);
+  triggers.reduce((bits, trigger) => bits | (1 << triggerIndex(trigger)), 0);
 const OTHER_USES = bitsOf(OTHERS);
 const NUDGE_USES = bitsOf(NUDGES);
 const TURN_USES = bitsOf(TURNS);
+const NO_TURNS: PressedTurns = {};
 
-function pressAnew(run: Run, known: CompiledControl): Outcome {
-  const { press: pressed, uses } = choosePress(run, known);
+function pressAnew(context: StepContext, known: CompiledControl, layers: readonly string[]): Outcome {
+  const pressed = resolveUse(context, known, 'press', layers);
+  const uses = usesSet(context, known, layers);
+  const { now: since } = context.state;
   if ((uses & OTHER_USES) === 0) {
-    useUpOnce(run, known.key);
-    return start(run, pressed);
+    useUpOnce(context, known.key);
+    return start(context, pressed, { since, turns: NO_TURNS });
   }
-  const bound = (trigger: Trigger) =>
-    (uses & (1 << placeOf(trigger))) === 0 ? null : chooseBound(run, known, trigger);
-  const touching = known.tip !== null && isDown(run, known.tip);
+  const bound = (trigger: Trigger) => resolveBound(context, known, trigger, layers);
+  const touching = known.tip !== null && isDown(context, known.tip);
   const plain = (touching && bound('touch-press')) || pressed;
   const [hold, double] = [bound('hold'), bound('double-press')];
-  const nudges = (uses & NUDGE_USES) === 0 ? null : nudgesOf(bound);
-  const turns = (uses & TURN_USES) !== 0 && TURNS.some((trigger) => bound(trigger) !== null);
-  useUpOnce(run, known.key);
-  if (!hold && !double && !nudges && !turns) return start(run, plain);
-  const since = run.state.now;
-  keepWaiting(run, {
-    since,
-    down: true,
-    heldFor: 0,
-    press: plain,
-    hold,
-    double,
-    nudges,
-    turns,
-    dx: 0,
-    dy: 0,
-  });
-  if (hold) setTimer(run, 'hold', known.key, since + known.settings.holdMs);
+  const nudges = (uses & NUDGE_USES) === 0 ? null : boundOf(NUDGES, bound);
+  const turns = turnsOf(context, known, layers);
+  const canTurn = turns !== NO_TURNS;
+  useUpOnce(context, known.key);
+  if (!hold && !double && !nudges && !canTurn) return start(context, plain, { since, turns });
+  const ways = { press: plain, hold, double, nudges, turns };
+  setWaiting(context, { since, down: true, heldFor: 0, ...ways, dx: 0, dy: 0 });
+  if (hold) setDeadline(context, 'hold', known.key, since + known.settings.holdMs);
   return {
     kind: 'waiting',
     resolution: plain.resolution,
     hold: hold !== null,
     double: double !== null,
     nudges: nudges !== null,
-    turns,
+    turns: canTurn,
   };
 }
 
-function nudgesOf(bound: (trigger: Trigger) => Choice | null): Waiting['nudges'] {
-  const found = NUDGES.flatMap((trigger) => {
-    const choice = bound(trigger);
-    return choice ? [[trigger, choice] as const] : [];
-  });
-  return found.length > 0 ? Object.fromEntries(found) : null;
+function turnsOf(context: StepContext, known: CompiledControl, layers: readonly string[]): PressedTurns {
+  if ((usesSet(context, known, layers) & TURN_USES) === 0) return NO_TURNS;
+  return boundOf(TURNS, (trigger) => resolveBound(context, known, trigger, layers)) ?? NO_TURNS;
+}
+
+/** Those of some triggers that are bound; null where none is. */
+function boundOf<Among extends Trigger>(
+  triggers: readonly Among[],
+  bound: (trigger: Among) => ResolvedUse | null,
+): Partial<Record<Among, ResolvedUse>> | null {
+  const found: Partial<Record<Among, ResolvedUse>> = {};
+  for (const trigger of triggers) {
+    const use = bound(trigger);
+    if (use) found[trigger] = use;
+  }
+  return Object.keys(found).length > 0 ? found : null;
 }
 
 /** Another control goes down: what waits to become a hold that keeps a layer on is one at once. */
-function decideLayerHolds(run: Run): void {
-  for (const key in run.state.waiting) {
-    const waiting = run.state.waiting[key];
-    if (waiting?.down && waiting.hold?.sending?.effect.kind === 'layer') holdReached(run, key);
+function decideLayerHolds(context: StepContext): void {
+  for (const key in context.state.waiting) {
+    const waiting = context.state.waiting[key];
+    if (waiting?.down && waiting.hold?.sending?.effect.kind === 'layer') holdReached(context, key);
   }
 }
 
 /** Whether a control is down, decided or not. */
-export function isDown({ state }: Run, key: string): boolean {
+export function isDown({ state }: StepContext, key: string): boolean {
   return state.held[key] !== undefined || state.waiting[key]?.down === true;
 }
 
 /** A control comes up: an undecided press is decided or waits for a second one; what is held is let go. */
-export function release(run: Run, { device, control }: EventOf<'up'>): Outcome {
-  const key = controlAt(run.compiled, device, control)?.key ?? controlKey(device, control);
-  const waiting = run.state.waiting[key];
-  if (waiting?.down) return releaseWaiting(run, key, waiting);
-  const held = run.state.held[key];
+export function release(context: StepContext, { device, control }: EventOf<'up'>): Outcome {
+  const key = controlAt(context.compiled, device, control)?.key ?? controlKey(device, control);
+  const waiting = context.state.waiting[key];
+  if (waiting?.down) return releaseWaiting(context, key, waiting);
+  const held = context.state.held[key];
   if (!held) return { kind: 'ignored', why: 'not-down' };
-  run.state.held = without(run.state.held, key);
-  dropTimer(run, 'repeat', key);
-  dropTimer(run, 'guard', key);
+  context.state.held = without(context.state.held, key);
+  dropDeadline(context, 'repeat', key);
+  dropDeadline(context, 'guard', key);
   const { silent, turned, since, guarded } = held;
-  end(run, held.holds);
-  if (held.later?.when === 'release' && !silent) tap(run, held.later.sending, held.using);
-  releaseInMenu(run, held);
+  end(context, held.holds);
+  if (held.later?.when === 'release' && !silent) tap(context, held.later.sending, held.using);
+  releaseInMenu(context, held);
   const how = guarded?.sending?.guard;
   if (guarded && how) return { kind: 'guarded', how, asks: false, resolution: guarded.resolution };
-  return { kind: 'released', silent, turned, heldFor: run.state.now - since };
+  return { kind: 'released', silent, turned, heldFor: context.state.now - since };
 }
 
-function releaseWaiting(run: Run, key: string, waiting: Waiting): Outcome {
-  dropWaiting(run, waiting);
-  const heldFor = run.state.now - waiting.since;
-  if (!waiting.double) return sendShort(run, waiting.press, heldFor);
+function releaseWaiting(context: StepContext, key: string, waiting: Waiting): Outcome {
+  dropWaiting(context, waiting);
+  const heldFor = context.state.now - waiting.since;
+  if (!waiting.double) return sendShort(context, waiting.press, heldFor);
   const { device, control } = waiting.press.using;
-  const doubleMs = controlAt(run.compiled, device, control)?.settings.doubleMs ?? 0;
-  keepWaiting(run, { ...waiting, down: false, heldFor });
-  setTimer(run, 'press', key, run.state.now + doubleMs);
+  const doubleMs = controlAt(context.compiled, device, control)?.settings.doubleMs ?? 0;
+  setWaiting(context, { ...waiting, down: false, heldFor });
+  setDeadline(context, 'press', key, context.state.now + doubleMs);
   const { resolution } = waiting.press;
   return { kind: 'waiting', resolution, hold: false, double: true, nudges: false, turns: false };
 }
 
 /**
- * A control is turned while it is down: the press it waited for is none any more. Tells whether the turn is a
- * use of its own.
+ * A control is turned while it is down: a press that was not decided yet is none any more, whichever way it was
+ * turned. Gives what the turn does where that direction was bound when the control went down; null where it is a turn
+ * like any other.
  */
-export function turnedWhileDown(run: Run, known: CompiledControl, trigger: Trigger): Choice | null {
-  if (!isDown(run, known.key)) return null;
-  const choice = chooseBound(run, known, trigger);
-  const waiting = run.state.waiting[known.key];
-  if (choice && waiting?.turns) {
-    dropWaiting(run, waiting);
-    keepHeld(run, { ...quietly(waiting.press, waiting.since), turned: true });
+export function turnedWhileDown(
+  context: StepContext,
+  { key }: CompiledControl,
+  trigger: PressedTurn,
+): ResolvedUse | 'ended' | null {
+  const waiting = context.state.waiting[key];
+  if (!waiting?.down) {
+    const held = context.state.held[key];
+    if (!held) return null;
+    if (held.guarded || held.later?.when === 'release') turnedWhileHeld(context, held);
+    return held.turns[trigger] ?? null;
   }
-  return choice;
+  dropWaiting(context, waiting);
+  setHeld(context, { ...quietly(waiting.press, waiting), turned: true });
+  return waiting.turns[trigger] ?? null;
+}
+
+/** Neither the longer press that a guard waits for nor the tap at its coming up comes then. */
+function turnedWhileHeld(context: StepContext, held: Held): void {
+  setHeld(context, { ...held, turned: true, guarded: null, later: null });
+  if (!held.guarded) return;
+  dropDeadline(context, 'guard', held.using.key);
+  const { device, control } = held.using;
+  context.changes.push({ kind: 'guard', device, control, how: 'longer', asks: false });
 }
 
 /** A waiting control was held long enough. */
-export function holdReached(run: Run, key: string): Outcome {
-  const waiting = run.state.waiting[key];
+export function holdReached(context: StepContext, key: string): Outcome {
+  const waiting = context.state.waiting[key];
   if (!waiting?.hold) return { kind: 'noted' };
-  dropWaiting(run, waiting);
-  return start(run, waiting.hold, waiting.since);
+  dropWaiting(context, waiting);
+  return start(context, waiting.hold, waiting);
 }
 
 /** No second press came in time: it was a press. */
-export function pressReached(run: Run, key: string): Outcome {
-  const waiting = run.state.waiting[key];
+export function pressReached(context: StepContext, key: string): Outcome {
+  const waiting = context.state.waiting[key];
   if (!waiting) return { kind: 'noted' };
-  dropWaiting(run, waiting);
-  return sendShort(run, waiting.press, waiting.heldFor);
+  dropWaiting(context, waiting);
+  return sendShort(context, waiting.press, waiting.heldFor);
 }
 
 /** Forgets an undecided press and what was to fall due for it. */
-export function dropWaiting(run: Run, { press: { using } }: Waiting): void {
-  run.state.waiting = without(run.state.waiting, using.key);
-  dropTimer(run, 'hold', using.key);
-  dropTimer(run, 'press', using.key);
+export function dropWaiting(context: StepContext, { press: { using } }: Waiting): void {
+  context.state.waiting = without(context.state.waiting, using.key);
+  dropDeadline(context, 'hold', using.key);
+  dropDeadline(context, 'press', using.key);
 }
 
-export function keepWaiting(run: Run, waiting: Waiting): void {
-  run.state.waiting = withEntry(run.state.waiting, waiting.press.using.key, waiting);
+export function setWaiting(context: StepContext, waiting: Waiting): void {
+  context.state.waiting = withEntry(context.state.waiting, waiting.press.using.key, waiting);
 }

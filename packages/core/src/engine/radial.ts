@@ -1,27 +1,28 @@
 import type { CompiledControl } from './compile.ts';
 import type { Outcome } from './explanation.ts';
 import { tap } from './outputs.ts';
-import type { Run } from './run.ts';
 import type { Held, OpenMenu } from './state.ts';
+import type { StepContext } from './stepContext.ts';
 
 /** Within this distance of where it opened nothing is highlighted; from this one on an item is chosen: pixels. */
 export const DEAD_ZONE = 16;
 export const RIM = 90;
 
 /** The pointer moves while a menu is open: past the rim it chooses, inside it highlights. */
-export function moveInMenu(run: Run, dx: number, dy: number): void {
-  const { radial } = run.state;
+export function moveInMenu(context: StepContext, dx: number, dy: number): void {
+  const { radial } = context.state;
   if (!radial) return;
   const moved = { ...radial, dx: radial.dx + dx, dy: radial.dy + dy };
   const far = Math.hypot(moved.dx, moved.dy);
-  const item = far < DEAD_ZONE ? null : sectorAt(moved.dx, moved.dy, radial.menu.items.length);
+  const count = context.compiled.menus.get(radial.menu)?.items.length ?? 1;
+  const item = far < DEAD_ZONE ? null : sectorAt(moved.dx, moved.dy, count);
   if (far >= RIM) {
-    closeMenu(run, radial, item);
+    closeMenu(context, radial, item);
     return;
   }
-  run.state.radial = { ...moved, highlighted: item };
+  context.state.radial = { ...moved, highlighted: item };
   if (item !== radial.highlighted) {
-    run.changes.push({ kind: 'radial-highlight', menu: radial.menu.id, item });
+    context.changes.push({ kind: 'radial-highlight', menu: radial.menu, item });
   }
 }
 
@@ -35,31 +36,35 @@ export function sectorAt(dx: number, dy: number, count: number): number {
  * A press while a menu is open, by the control that opened it or by one that is the pointer's main button:
  * it chooses what is highlighted, or closes. Null for any other press.
  */
-export function pressInMenu(run: Run, { device, control }: CompiledControl): Outcome | null {
-  const { radial } = run.state;
+export function pressInMenu(context: StepContext, { device, control }: CompiledControl): Outcome | null {
+  const { radial } = context.state;
   if (!radial) return null;
   const opener = radial.owner.device === device && radial.owner.control === control.id;
   const main = control.native.press?.kind === 'button' && control.native.press.button === 0;
   if (!opener && !main) return null;
   const { highlighted: item } = radial;
-  closeMenu(run, radial, item);
-  return { kind: 'menu', menu: radial.menu.id, item };
+  closeMenu(context, radial, item);
+  return { kind: 'menu', menu: radial.menu, item };
 }
 
 /** The control that opened a menu comes up: what is highlighted is chosen; else the menu stays open. */
-export function releaseInMenu(run: Run, { using, silent }: Held): void {
-  const { radial } = run.state;
+export function releaseInMenu(context: StepContext, { using, silent }: Held): void {
+  const { radial } = context.state;
   if (!radial || silent || radial.highlighted === null) return;
   const { owner } = radial;
   if (owner.device === using.device && owner.control === using.control) {
-    closeMenu(run, radial, radial.highlighted);
+    closeMenu(context, radial, radial.highlighted);
   }
 }
 
-/** Closes the menu and taps the item chosen, if any. */
-export function closeMenu(run: Run, { menu, owner }: OpenMenu, item: number | null): void {
-  run.state.radial = null;
-  run.changes.push({ kind: 'radial-closed', menu: menu.id, item });
-  const sending = item === null ? null : menu.items[item];
-  if (sending) tap(run, sending, owner);
+/** Closes the menu and taps the item chosen, if any, for the program the menu was opened for. */
+export function closeMenu(
+  context: StepContext,
+  { menu, owner, program, focus }: OpenMenu,
+  item: number | null,
+): void {
+  context.state.radial = null;
+  context.changes.push({ kind: 'radial-closed', menu, item });
+  const sending = item === null ? null : context.compiled.menus.get(menu)?.items[item];
+  if (sending) tap(context, { ...sending, programs: [program], focus }, owner);
 }

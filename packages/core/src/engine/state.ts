@@ -1,8 +1,6 @@
 import type { Trigger } from '../devices/index.ts';
 import type { FrontWindow, Resolution } from '../resolve/index.ts';
 import { BASE_LAYER, EVERYWHERE, type Message } from '../setup/index.ts';
-import type { CompiledMacro } from './compileMacro.ts';
-import type { CompiledMenu } from './compileMenu.ts';
 import type { Sending } from './effect.ts';
 
 /** A control and the trigger it was used by, with what decided and the layers it was looked up in. */
@@ -18,44 +16,70 @@ export interface Using {
 }
 
 /** What a trigger would do, as it was when its control went down. */
-export interface Choice {
+export interface ResolvedUse {
   readonly using: Using;
   readonly resolution: Resolution;
   /** Null where nothing is sent. */
   readonly sending: Sending | null;
 }
 
+/** Where a stroke goes, decided when what it belongs to began. */
+export interface Destination {
+  /** The device whose use is behind it. */
+  readonly device: string;
+  /** The program that gets it; null is the one in front. */
+  readonly program: string | null;
+  /** The computer the device talks to, by name; null is this one. */
+  readonly computer: string | null;
+}
+
 /** One thing that was put down or turned on and has not been let go yet. */
 export type Hold =
-  | { readonly kind: 'key'; readonly program: string | null; readonly code: string }
-  | { readonly kind: 'button'; readonly program: string | null; readonly button: number }
-  | { readonly kind: 'message'; readonly program: string | null; readonly message: Message }
+  | { readonly kind: 'key'; readonly to: Destination; readonly code: string }
+  | { readonly kind: 'button'; readonly to: Destination; readonly button: number }
+  | { readonly kind: 'message'; readonly to: Destination; readonly message: Message }
   | { readonly kind: 'layer'; readonly layer: string }
-  | { readonly kind: 'speed'; readonly device: string; readonly back: number }
-  | { readonly kind: 'macro'; readonly macro: string };
+  | { readonly kind: 'speed'; readonly device: string; readonly serial: number }
+  | {
+      /** One run of a macro: a later run of the same macro is not this hold's to end. */
+      readonly kind: 'macro';
+      readonly macro: string;
+      readonly serial: number;
+    };
 
 /** What a macro itself may hold. */
 export type PlainHold = Exclude<Hold, { kind: 'macro' }>;
+
+/**
+ * Turns of a control while it is down, as they stood when it went down; a direction not bound then has no entry. One
+ * that was ended early sends nothing more.
+ */
+export type PressedTurns = Readonly<Partial<Record<PressedTurn, ResolvedUse | 'ended'>>>;
+export type PressedTurn = Extract<Trigger, 'pressed-clockwise' | 'pressed-anticlockwise'>;
 
 /** A control that is down and decided, with what it put down and has not yet let go. */
 export interface Held {
   readonly using: Using;
   readonly holds: readonly Hold[];
+  /** Which of all outputs it was to begin: later ones have higher numbers. */
+  readonly serial: number;
   readonly since: number;
   /** Ended early (another program came to the front): the control comes up in silence. */
   readonly silent: boolean;
   /** It was turned while it was down, so that it is no press when it comes up. */
   readonly turned: boolean;
+  readonly turns: PressedTurns;
   /** What is sent again while it is held, or once when it comes up. */
   readonly later: { readonly when: 'repeat' | 'release'; readonly sending: Sending } | null;
   /** What a longer press would start. */
-  readonly guarded: Choice | null;
+  readonly guarded: ResolvedUse | null;
 }
 
 /** What stays down until its control is pressed again. */
 export interface Latched {
   readonly using: Using;
   readonly holds: readonly Hold[];
+  readonly serial: number;
 }
 
 /** A press that is not decided yet: it may become a hold, a nudge, or the first half of a double press. */
@@ -66,20 +90,20 @@ export interface Waiting {
   /** How long it was down, once it is up. */
   readonly heldFor: number;
   /** What each way of going on would do; null where it is not bound. */
-  readonly press: Choice;
-  readonly hold: Choice | null;
-  readonly double: Choice | null;
-  readonly nudges: Readonly<Partial<Record<Trigger, Choice>>> | null;
-  /** Whether a turn while it is down would be a use of its own. */
-  readonly turns: boolean;
+  readonly press: ResolvedUse;
+  readonly hold: ResolvedUse | null;
+  readonly double: ResolvedUse | null;
+  readonly nudges: Readonly<Partial<Record<Trigger, ResolvedUse>>> | null;
+  readonly turns: PressedTurns;
   /** How far the pointer moved since it went down: pixels. */
   readonly dx: number;
   readonly dy: number;
 }
 
 /** A spring ring away from its rest. */
-export interface Sprung {
-  readonly choice: Choice;
+export interface SpringState {
+  /** Null for one that was away when everything was let go. */
+  readonly use: ResolvedUse | null;
   /** Signed. */
   readonly position: number;
   /** When it stepped last. */
@@ -88,35 +112,53 @@ export interface Sprung {
   readonly silent: boolean;
 }
 
-/** A macro that runs. */
-export interface Running {
-  readonly macro: CompiledMacro;
+/** Who asked for a run of a macro. */
+export interface MacroCall {
   readonly owner: Using;
-  /** Who gets what it sends; null is the program in front. */
-  readonly program: string | null;
+  readonly to: Destination;
+  /** The event that asked. */
+  readonly cause: number;
+}
+
+/** A macro that runs. */
+export interface Running extends MacroCall {
+  readonly macro: string;
+  /** What the macro was when it began: one that was edited since does not go on. */
+  readonly fingerprint: string;
+  readonly serial: number;
   /** When this round began. */
   readonly round: number;
-  /** Rounds still to go after this one. */
-  readonly left: number;
+  /** Rounds still to go after this one; null for one without end. */
+  readonly left: number | null;
   /** The next step of the round. */
   readonly next: number;
   readonly holds: readonly PlainHold[];
-  /** How often it is to be run again. */
-  readonly queued: number;
-  readonly cause: number;
+  /** Presses that asked for it meanwhile, each a run. */
+  readonly queue: readonly MacroCall[];
 }
 
 /** A radial menu that is open, and where the pointer is from where it opened: pixels. */
 export interface OpenMenu {
-  readonly menu: CompiledMenu;
+  readonly menu: string;
+  readonly fingerprint: string;
   readonly owner: Using;
+  /** Who gets what is chosen, and whether that program is brought to the front first. */
+  readonly program: string | null;
+  readonly focus: boolean;
   readonly dx: number;
   readonly dy: number;
   readonly highlighted: number | null;
 }
 
+/** A pointer speed that counts while something is held. */
+export interface SpeedHold {
+  readonly serial: number;
+  /** Its place in the device's list. */
+  readonly step: number;
+}
+
 /** Something that falls due. */
-export interface Timer {
+export interface Deadline {
   readonly at: number;
   readonly what: 'hold' | 'press' | 'repeat' | 'guard' | 'confirm' | 'shuttle' | 'macro';
   /** What it belongs to: a control's key, a slot's, a macro's id. */
@@ -127,21 +169,30 @@ export interface Timer {
 
 /** A turn that may go on. */
 export interface Turned {
+  /** Which use the remainder belongs to, by `useKey`: another use does not complete its step. */
+  readonly use: string;
   /** Degrees since the last step, signed. */
-  readonly rest: number;
+  readonly remainder: number;
   /** When it was turned last. */
   readonly at: number;
 }
 
 type ByKey<Value> = Readonly<Record<string, Value>>;
 
-/** Everything the engine remembers between events: plain data, never changed in place. */
+/**
+ * Everything the engine remembers between events: plain JSON, never changed in place. What is compiled stands in it
+ * by its id, so that a state can be stored, sent, and go on after an edit.
+ */
 export interface EngineState {
   /** The newest time known, in milliseconds. */
   readonly now: number;
   /** How many events were taken. */
   readonly seq: number;
+  /** How many outputs began: a number for each, so that the newest can be ended first. */
+  readonly serial: number;
   readonly front: FrontWindow | null;
+  /** The program that window belongs to, whatever profile is pinned. */
+  readonly frontProgram: string | null;
   readonly pinned: string | null;
   readonly profile: string;
   /** Active layers from the top down, the base layer last. */
@@ -154,6 +205,8 @@ export interface EngineState {
   readonly pages: ByKey<readonly { readonly page: string; readonly owner: Using }[]>;
   /** By device: the pointer speed's place in its list, and the computer's; the first where there is no entry. */
   readonly speeds: ByKey<number>;
+  /** By device: speeds that count while something is held, the newest last, and the one that is back after them. */
+  readonly speedHolds: ByKey<{ readonly base: number; readonly held: readonly SpeedHold[] }>;
   readonly computers: ByKey<number>;
   /** How many held things keep each key and button down, by `ledgerKey`; one at rest has no entry. */
   readonly down: ByKey<number>;
@@ -164,13 +217,13 @@ export interface EngineState {
   /** Presses not decided yet, by `device/control`. */
   readonly waiting: ByKey<Waiting>;
   /** Guarded presses that ask for a second one, by `useKey`. */
-  readonly asking: ByKey<Using>;
+  readonly confirmations: ByKey<Using>;
   /** What falls due, in the order in which it was set. */
-  readonly timers: readonly Timer[];
+  readonly deadlines: readonly Deadline[];
   /** By `device/control`: what was turned last, springs away from rest, sliders' last values. */
   readonly turned: ByKey<Turned>;
-  readonly sprung: ByKey<Sprung>;
-  readonly slid: ByKey<number>;
+  readonly springs: ByKey<SpringState>;
+  readonly sliderValues: ByKey<number>;
   /** By macro. */
   readonly running: ByKey<Running>;
   readonly radial: OpenMenu | null;
@@ -179,7 +232,9 @@ export interface EngineState {
 export const INITIAL_STATE: EngineState = {
   now: 0,
   seq: 0,
+  serial: 0,
   front: null,
+  frontProgram: null,
   pinned: null,
   profile: EVERYWHERE,
   layers: [BASE_LAYER],
@@ -187,16 +242,17 @@ export const INITIAL_STATE: EngineState = {
   once: [],
   pages: {},
   speeds: {},
+  speedHolds: {},
   computers: {},
   down: {},
   held: {},
   latched: {},
   waiting: {},
-  asking: {},
-  timers: [],
+  confirmations: {},
+  deadlines: [],
   turned: {},
-  sprung: {},
-  slid: {},
+  springs: {},
+  sliderValues: {},
   running: {},
   radial: null,
 };

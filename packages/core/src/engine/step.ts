@@ -1,18 +1,24 @@
 import type { Compiled } from './compile.ts';
-import { fallDue, ownerOf } from './due.ts';
+import { earliestDeadline } from './deadlines.ts';
+import { endAllOf } from './endOutputs.ts';
 import type { EngineEvent } from './event.ts';
 import type { Explanation, Outcome } from './explanation.ts';
+import { endOverdue, fallDue, ownerOf } from './fallDue.ts';
 import { afterEdit, decideProfile } from './front.ts';
-import { letGo } from './letGo.ts';
 import { move } from './move.ts';
 import { phrase } from './phrase.ts';
 import { position } from './position.ts';
 import { press, release } from './press.ts';
-import { copyOf, type Run } from './run.ts';
 import type { EngineState } from './state.ts';
+import { copyOf, type StepContext } from './stepContext.ts';
 import type { Stroke } from './stroke.ts';
-import { nextTimer } from './timers.ts';
 import { turn } from './turn.ts';
+
+/**
+ * The most strokes that may fall due in one step. Time that jumps while something repeats (a computer that slept, a
+ * recording with a long pause) would send hundreds of thousands at once.
+ */
+export const MOST_DUE = 10_000;
 
 /** The engine after one event: what it remembers, what it sent and why. */
 export interface Stepped {
@@ -24,30 +30,45 @@ export interface Stepped {
   readonly due: readonly Explanation[];
 }
 
+/** The engine after time went on. */
+export type Advanced = Pick<Stepped, 'state' | 'due'>;
+
 /**
  * What an event becomes. Pure: the same compiled set-up, state and event always give the same strokes.
  * Works in milliseconds and degrees. What falls due up to and at the event's time comes before it, one by one,
  * also what is set by something that fell due; every event is explained, those that change nothing too.
  */
-export function step(compiled: Compiled, state: EngineState, event: EngineEvent): Stepped {
-  const now = Math.max(state.now, event.t);
+export function step(compiled: Compiled, before: EngineState, event: EngineEvent): Stepped {
+  const { state: current, due } = advance(compiled, before, event.t);
+  const seq = current.seq + 1;
+  const context = begun(compiled, current, current.now, seq);
+  context.state.seq = seq;
+  const explanation = explained(context, event, outcomeOf(context, event));
+  return { state: context.state, strokes: joined(due, context.strokes), explanation, due };
+}
+
+/** Time goes on without an event: what is due up to and at that time falls due. A time in the past changes nothing. */
+export function advance(compiled: Compiled, state: EngineState, t: number): Advanced {
+  const now = Math.max(state.now, t);
   const due: Explanation[] = [];
   let current = state;
-  for (let timer = nextTimer(current); timer && timer.at <= now; timer = nextTimer(current)) {
-    const { cause, at } = timer;
-    const t = Math.max(current.now, at);
-    const owner = ownerOf(current, timer);
-    const run = begun(compiled, current, t, cause);
-    run.state.timers = current.timers.filter((other) => other !== timer);
-    const { device = '', control = '' } = owner ?? {};
-    due.push(explained(run, { kind: 'due', t, device, control }, fallDue(run, timer)));
-    current = run.state;
+  let count = 0;
+  for (
+    let deadline = earliestDeadline(current);
+    deadline && deadline.at <= now;
+    deadline = earliestDeadline(current)
+  ) {
+    const { cause, at } = deadline;
+    const fallen = Math.max(current.now, at);
+    const { device = '', control = '' } = ownerOf(current, deadline) ?? {};
+    const context = begun(compiled, current, fallen, cause);
+    context.state.deadlines = current.deadlines.filter((other) => other !== deadline);
+    const outcome = count < MOST_DUE ? fallDue(context, deadline) : endOverdue(context, deadline);
+    due.push(explained(context, { kind: 'due', t: fallen, device, control }, outcome));
+    current = context.state;
+    count += Math.max(1, context.strokes.length);
   }
-  const seq = current.seq + 1;
-  const run = begun(compiled, current, now, seq);
-  run.state.seq = seq;
-  const explanation = explained(run, event, outcomeOf(run, event));
-  return { state: run.state, strokes: joined(due, run.strokes), explanation, due };
+  return { state: current.now === now ? current : { ...copyOf(current), now }, due };
 }
 
 function joined(due: readonly Explanation[], last: readonly Stroke[]): readonly Stroke[] {
@@ -58,56 +79,67 @@ function joined(due: readonly Explanation[], last: readonly Stroke[]): readonly 
   return all;
 }
 
-function begun(compiled: Compiled, before: EngineState, now: number, cause: number): Run {
+function begun(compiled: Compiled, before: EngineState, now: number, cause: number): StepContext {
   const state = copyOf(before);
   state.now = now;
-  return { compiled, strokes: [], changes: [], wishes: [], state, cause };
+  return { compiled, strokes: [], changes: [], deferred: [], state, cause, focused: null };
 }
 
-function explained(run: Run, event: Explanation['event'], outcome: Outcome): Explanation {
-  if (run.wishes.length > 0) grantWishes(run);
-  const { cause: seq, state, strokes, changes } = run;
+function explained(context: StepContext, event: Explanation['event'], outcome: Outcome): Explanation {
+  if (context.deferred.length > 0) doDeferred(context);
+  const { cause: seq, state, strokes, changes } = context;
   return { seq, t: state.now, event, outcome, strokes, changes };
 }
 
 /** Does what waits for the event to be dealt with: another profile, a device that is gone. */
-function grantWishes(run: Run): void {
-  for (let wish = run.wishes.shift(); wish; wish = run.wishes.shift()) {
+function doDeferred(context: StepContext): void {
+  for (let each = context.deferred.shift(); each; each = context.deferred.shift()) {
     const ended =
-      wish.kind === 'pin' ? decideProfile(run, { pinned: wish.profile }).ended : letGo(run, wish.device);
-    if (ended.length > 0) run.changes.push({ kind: 'let-go', ended });
+      each.kind === 'pin'
+        ? decideProfile(context, { pinned: each.profile }).ended
+        : endAllOf(context, each.device, false);
+    if (ended.length > 0) context.changes.push({ kind: 'let-go', ended });
   }
 }
 
-function outcomeOf(run: Run, event: EngineEvent): Outcome {
+const UNKNOWN_DEVICE: Outcome = { kind: 'ignored', why: 'unknown-device' };
+
+function isDevice({ compiled }: StepContext, device: string): boolean {
+  return compiled.settings.has(device);
+}
+
+function outcomeOf(context: StepContext, event: EngineEvent): Outcome {
   switch (event.kind) {
     case 'down':
-      return press(run, event);
+      return press(context, event);
     case 'up':
-      return release(run, event);
+      return release(context, event);
     case 'turn':
-      return turn(run, event);
+      return turn(context, event);
     case 'position':
-      return position(run, event);
+      return position(context, event);
     case 'move':
-      return move(run, event);
+      return move(context, event);
     case 'phrase':
-      return phrase(run, event);
+      return phrase(context, event);
     case 'front':
-      return decideProfile(run, { front: event.window });
+      return decideProfile(context, { front: event.window });
     case 'pin':
-      if (event.profile !== null && !run.compiled.profiles.has(event.profile)) {
+      if (event.profile !== null && !context.compiled.profiles.has(event.profile)) {
         return { kind: 'ignored', why: 'unknown-profile' };
       }
-      return decideProfile(run, { pinned: event.profile });
+      return decideProfile(context, { pinned: event.profile });
     case 'edited':
-      return afterEdit(run);
+      return afterEdit(context);
     case 'time':
-    case 'attach':
       return { kind: 'noted' };
+    case 'attach':
+      return isDevice(context, event.device) ? { kind: 'noted' } : UNKNOWN_DEVICE;
     case 'detach':
-      return { kind: 'let-go', ended: letGo(run, event.device) };
+      return isDevice(context, event.device)
+        ? { kind: 'let-go', ended: endAllOf(context, event.device, true) }
+        : UNKNOWN_DEVICE;
     case 'reset':
-      return { kind: 'let-go', ended: letGo(run, null) };
+      return { kind: 'let-go', ended: endAllOf(context, null, false) };
   }
 }

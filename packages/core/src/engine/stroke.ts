@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema } from '../devices/index.ts';
+import { idSchema, nameSchema } from '../devices/index.ts';
 import { type Message, messageSchema, placeSchema } from '../setup/index.ts';
 
 const every = {
@@ -7,8 +7,12 @@ const every = {
   t: z.number(),
   /** The number of the event behind it. */
   cause: z.number().int(),
+  /** The device whose use is behind it. */
+  device: idSchema,
   /** The program it is for, where that is not the one in front. */
   program: idSchema.optional(),
+  /** The computer that device talked to when this was decided, by name, where that is not this one. */
+  computer: nameSchema.optional(),
 };
 
 /** One thing sent out. */

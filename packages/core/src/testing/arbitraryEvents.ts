@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import type { Control, Device } from '../devices/index.ts';
+import type { DistributiveOmit } from '../distributiveOmit.ts';
 import type { EngineEvent } from '../engine/index.ts';
 import type { Edit, Setup } from '../setup/index.ts';
 import { arbitraryEdit } from './arbitraryEdit.ts';
@@ -7,7 +8,7 @@ import { arbitraryEdit } from './arbitraryEdit.ts';
 /** What happens in a run: events, and edits that arrive between them. */
 export type Happens = EngineEvent | { readonly kind: 'edit'; readonly t: number; readonly edit: Edit };
 
-type Untimed = Happens extends infer Any ? (Any extends Happens ? Omit<Any, 't'> : never) : never;
+type Untimed = DistributiveOmit<Happens, 't'>;
 
 const WINDOWS = [
   ['larkframe', 'heron_shot_04'],

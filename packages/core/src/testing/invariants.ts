@@ -33,6 +33,7 @@ export function checkInvariants({ setup, happenings }: Scenario): void {
   const reset = runAll(setup, [...happenings, { kind: 'reset', t: end }]);
   nothingHeld(reset.state, 'after reset');
   for (const explanation of run.explanations) explanationAgrees(explanation);
+  sameThroughJson(setup, happenings, run);
 }
 
 /** The engine sends what the slow, plain model sends. */
@@ -59,7 +60,7 @@ function must(holds: boolean, what: string): void {
 
 /** 1: once every control is up, nothing is latched and all timers have run, no key is down. */
 function nothingStuck(setup: Setup, happenings: readonly Happens[], run: RunWithEdits): void {
-  const { held, waiting, sprung, now } = run.state;
+  const { held, waiting, springs, now } = run.state;
   const keys = [...Object.keys(held), ...Object.keys(waiting).filter((key) => waiting[key]?.down)];
   const at = (key: string) => {
     const [device = '', control = ''] = key.split('/');
@@ -67,11 +68,11 @@ function nothingStuck(setup: Setup, happenings: readonly Happens[], run: RunWith
   };
   const letUp: EngineEvent[] = [
     ...keys.map((key): EngineEvent => ({ kind: 'up', t: now, ...at(key) })),
-    ...Object.keys(sprung).map((key): EngineEvent => ({ kind: 'position', t: now, ...at(key), value: 0 })),
+    ...Object.keys(springs).map((key): EngineEvent => ({ kind: 'position', t: now, ...at(key), value: 0 })),
     { kind: 'time', t: now + 60_000 },
   ];
   const all = runAll(setup, [...happenings, ...letUp]);
-  const endless = Object.values(all.state.running).some(({ left }) => left === Number.POSITIVE_INFINITY);
+  const endless = Object.values(all.state.running).some(({ left }) => left === null);
   if (endless) return;
   must(nextDeadline(all.state) === null, '1: something is still to fall due');
   const latched = Object.values(all.state.latched).length;
@@ -85,7 +86,8 @@ function downsAgree(strokes: readonly Stroke[], state: EngineState): ReadonlySet
   for (const stroke of strokes) {
     const what = 'code' in stroke ? stroke.code : 'button' in stroke ? `button-${stroke.button}` : null;
     if (what === null) continue;
-    const key = stroke.program === undefined ? what : `${stroke.program} ${what}`;
+    const here = stroke.program === undefined ? what : `${stroke.program} ${what}`;
+    const key = stroke.computer === undefined ? here : `${stroke.computer}: ${here}`;
     const goesDown = stroke.kind === 'key-down' || stroke.kind === 'button-down';
     must(
       down.has(key) !== goesDown,
@@ -121,13 +123,36 @@ function inOrderOfTime(strokes: readonly Stroke[]): void {
 
 /** 5: nothing is held, nothing is pending. */
 function nothingHeld(state: EngineState, when: string): void {
-  const { down, held, latched, waiting, asking, timers, turned, sprung, slid, running, radial } = state;
-  const { layerHolds, once, pages } = state;
-  const left = { down, held, latched, waiting, asking, turned, sprung, slid, running, layerHolds, pages };
+  const { down, held, latched, waiting, confirmations, deadlines, turned, sliderValues, running } = state;
+  const { layerHolds, once, pages, speedHolds, radial } = state;
+  const sounding = Object.fromEntries(Object.entries(state.springs).filter(([, { silent }]) => !silent));
+  const left = {
+    ...{ down, held, latched, waiting, confirmations, turned, sliderValues, running },
+    ...{ layerHolds, pages, speedHolds, sounding },
+  };
   for (const [name, record] of Object.entries(left)) {
     must(Object.keys(record).length === 0, `5: ${when} there is still something ${name}`);
   }
-  must(timers.length + once.length === 0 && radial === null, `5: ${when} something is pending`);
+  must(deadlines.length + once.length === 0 && radial === null, `5: ${when} something is pending`);
+}
+
+/** The state is plain JSON: stored and read at every step, it is the same, and goes on the same. */
+function sameThroughJson(setup: Setup, happenings: readonly Happens[], run: RunWithEdits): void {
+  const stored = runAll(setup, happenings, (state) => {
+    must(isJson(state), 'JSON: a state has something in it that JSON has not');
+    return JSON.parse(JSON.stringify(state)) as EngineState;
+  });
+  must(JSON.stringify(stored.strokes) === JSON.stringify(run.strokes), 'JSON: other strokes');
+}
+
+/** Whether a value is the same once it is written as JSON and read again. */
+function isJson(value: unknown): boolean {
+  if (typeof value === 'number') return Number.isFinite(value) && !Object.is(value, -0);
+  if (typeof value !== 'object' || value === null)
+    return ['string', 'boolean', 'object'].includes(typeof value);
+  if (Array.isArray(value)) return value.every(isJson);
+  const prototype: unknown = Object.getPrototypeOf(value);
+  return (prototype === null || prototype === Object.prototype) && Object.values(value).every(isJson);
 }
 
 /** 6: every stroke names the event behind it, and the explanation agrees with what was sent. */

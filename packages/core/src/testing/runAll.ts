@@ -1,4 +1,5 @@
 import {
+  advance,
   compile,
   type EngineEvent,
   type EngineState,
@@ -18,15 +19,23 @@ export interface RunWithEdits {
   readonly setup: Setup;
 }
 
-/** Runs events through the engine; an edit that applies is compiled in, and the engine is told. */
-export function runAll(setup: Setup, happenings: readonly Happens[]): RunWithEdits {
+/**
+ * Runs events through the engine; an edit that applies is compiled in, and the engine is told.
+ *
+ * @param between what becomes of the state between two events
+ */
+export function runAll(
+  setup: Setup,
+  happenings: readonly Happens[],
+  between: (state: EngineState) => EngineState = (state) => state,
+): RunWithEdits {
   let current = setup;
   let compiled = compile(setup);
   let state = INITIAL_STATE;
   const explanations: Explanation[] = [];
   const take = (event: EngineEvent) => {
     const stepped = step(compiled, state, event);
-    state = stepped.state;
+    state = between(stepped.state);
     explanations.push(...stepped.due, stepped.explanation);
   };
   for (const each of happenings) {
@@ -34,10 +43,12 @@ export function runAll(setup: Setup, happenings: readonly Happens[]): RunWithEdi
       take(each);
       continue;
     }
-    // What was due before the edit is still done as it was before.
-    take({ kind: 'time', t: each.t });
     const applied = applyEdit(current, each.edit);
     if (!applied.ok) continue;
+    // What was due before the edit is still done as it was before.
+    const advanced = advance(compiled, state, each.t);
+    state = advanced.state;
+    explanations.push(...advanced.due);
     current = applied.value.setup;
     compiled = compile(current, compiled);
     take({ kind: 'edited', t: each.t });

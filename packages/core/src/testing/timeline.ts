@@ -5,13 +5,14 @@ import { smallSetup } from './smallRig.ts';
 
 /**
  * Strokes in short, the time first: `+KeyA` down, `-KeyA` up, `~1` wheel, `~>1` across, `(0` and `)0` buttons,
- * `“text”`, `!` message, `*` focus, `^` pointer; a program's name stands before what it gets.
+ * `“text”`, `!` message, `*` focus, `^` pointer; a program's name, then a computer's, stands before what it gets.
  */
 export function short({ strokes }: { readonly strokes: readonly Stroke[] }): string {
   return strokes
     .map((stroke) => {
       const program = stroke.kind === 'focus' ? '' : (stroke.program ?? '');
-      return `@${Math.round(stroke.t * 1000) / 1000} ${program}${body(stroke)}`;
+      const computer = stroke.computer ? `${stroke.computer}:` : '';
+      return `@${Math.round(stroke.t * 1000) / 1000} ${program}${computer}${body(stroke)}`;
     })
     .join(' ');
 }
@@ -100,6 +101,7 @@ export function events(...lines: readonly string[]): EngineEvent[] {
         return { kind, t, window: { executable: first, class: '', title: rest.slice(1).join(' ') } };
       case 'pin':
         return { kind, t, profile: first === '' ? null : first };
+      case 'attach':
       case 'detach':
         return { kind, t, device: first };
       case 'time':

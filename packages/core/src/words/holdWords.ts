@@ -8,7 +8,7 @@ export function holdWords(setup: Setup, holds: readonly Hold[]): string {
   const keys = holds.flatMap((hold) => (hold.kind === 'key' ? [hold] : []));
   const chord = [...new Set(keys.map(({ code }) => legendOf(code)))].join('+');
   const others = holds.flatMap((hold) => otherWords(setup, hold));
-  const target = holds.flatMap((hold) => ('program' in hold && hold.program ? [hold.program] : []))[0];
+  const target = holds.flatMap((hold) => ('to' in hold && hold.to.program ? [hold.to.program] : []))[0];
   const what = [...(chord ? [chord] : []), ...others].join(', ');
   return target === undefined ? what : `${what} for ${programName(setup, target)}`;
 }

@@ -8,7 +8,7 @@ const strokes = (text: string): Stroke[] =>
     .filter(Boolean)
     .map((part): Stroke => {
       const [sign, rest] = [part[0], part.slice(1)];
-      const common = { t: 0, cause: 1 };
+      const common = { t: 0, cause: 1, device: 'pad' };
       if (sign === '~') return { ...common, kind: 'wheel', ticks: Number(rest), axis: 'vertical' };
       if (sign === '(' || sign === ')') {
         return { ...common, kind: sign === '(' ? 'button-down' : 'button-up', button: Number(rest) };

@@ -1,4 +1,4 @@
-import type { Ended, Explanation, Outcome } from '../engine/index.ts';
+import { type Ended, type Explanation, MOST_DUE, type Outcome } from '../engine/index.ts';
 import type { Resolution } from '../resolve/index.ts';
 import type { Rule, Setup } from '../setup/index.ts';
 import { describeAction } from './actions.ts';
@@ -21,7 +21,8 @@ export function whyOf(setup: Setup, explanation: Explanation): string {
   return [reasonOf(setup, explanation), ...changes].filter(Boolean).join(' ');
 }
 
-function reasonOf(setup: Setup, { outcome, event }: Explanation): string {
+function reasonOf(setup: Setup, { outcome, event, changes }: Explanation): string {
+  const nothingHeld = changes.length === 0 ? 'Nothing was held.' : '';
   switch (outcome.kind) {
     case 'pressed':
       return decidedWords(setup, outcome.resolution);
@@ -29,6 +30,8 @@ function reasonOf(setup: Setup, { outcome, event }: Explanation): string {
       return waitingWords(outcome);
     case 'repeated':
       return 'Sent again while it is held.';
+    case 'too-many':
+      return `More than ${MOST_DUE.toLocaleString('en')} were due at once, so it was ended.`;
     case 'released':
       if (outcome.turned) return 'It was turned while it was down, so it is no press.';
       return outcome.silent
@@ -39,6 +42,7 @@ function reasonOf(setup: Setup, { outcome, event }: Explanation): string {
       const amount =
         event.kind === 'turn' && event.unit === 'degrees' ? stepWords(event.amount, outcome) : '';
       if (steps === 0) return `${tidy(Math.abs(rest))}° of ${tidy(stepDegrees)}° for one step.`;
+      if (outcome.silent) return 'What turning it while pressed did was let go before, so nothing is sent.';
       return `${decidedWords(setup, resolution)}${amount}`;
     }
     case 'profile-decided':
@@ -57,10 +61,14 @@ function reasonOf(setup: Setup, { outcome, event }: Explanation): string {
       return '';
     case 'macro':
       return `${macroName(setup, outcome.macro)} goes on.`;
-    case 'let-go':
-      return outcome.ended.length === 0
-        ? 'Nothing was held.'
-        : outcome.ended.map((ended) => endedWords(setup, ended)).join(' ');
+    case 'let-go': {
+      const slept = event.kind === 'reset' && event.slept !== undefined ? sleptWords(event.slept) : '';
+      const ended =
+        outcome.ended.length === 0
+          ? nothingHeld
+          : outcome.ended.map((each) => endedWords(setup, each)).join(' ');
+      return [slept, ended].filter(Boolean).join(' ');
+    }
     case 'noted':
       return event.kind === 'attach' ? 'It can be used now.' : '';
     case 'ignored':
@@ -68,11 +76,16 @@ function reasonOf(setup: Setup, { outcome, event }: Explanation): string {
   }
 }
 
+function sleptWords(ms: number): string {
+  return `The computer slept for ${tidy(Math.round(ms / 1000))} s, so everything was let go.`;
+}
+
 const IGNORED_WORDS: Readonly<Record<Extract<Outcome, { kind: 'ignored' }>['why'], string>> = {
   'unknown-control': 'The rig has no such control.',
   'already-down': 'It was down already.',
   'not-down': 'It was not down.',
   'cannot-press': 'This control cannot be pressed.',
+  'unknown-device': 'There is no such device in this set-up.',
   'cannot-turn': 'This control cannot be turned.',
   'no-positions': 'This control has no positions.',
   'unknown-phrase': 'No control of the rig is used by that phrase.',

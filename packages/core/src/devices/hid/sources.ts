@@ -1,3 +1,4 @@
+import type { DistributiveOmit } from '../../distributiveOmit.ts';
 import type { Control } from '../control.ts';
 import type { Descriptor, Field } from './descriptor.ts';
 import { PAGES, type Usage, usageName, VENDOR_PAGES } from './usages.ts';
@@ -58,7 +59,7 @@ export function sourcesOf({ fields }: Descriptor): readonly Source[] {
   });
 }
 
-type Bare = Source extends infer Any ? (Any extends Source ? Omit<Any, 'field' | 'at'> : never) : never;
+type Bare = DistributiveOmit<Source, 'field' | 'at'>;
 
 function part(kind: Control['kind'], usage: Usage, more: Partial<ControlPart> = {}): ControlPart {
   return { kind, usage, name: usageName(usage), detents: null, positions: null, ...more };

@@ -1,6 +1,6 @@
-import { type Action, BASE_LAYER, EVERYWHERE, type Setup } from '../../setup/index.ts';
+import { type Action, BASE_LAYER, EVERYWHERE, type Macro, type Setup } from '../../setup/index.ts';
 import type { SlowClock } from './slowClock.ts';
-import { codesIn, type SlowDesk } from './slowDesk.ts';
+import { codesIn, type SlowDesk, type To } from './slowDesk.ts';
 import { type Choice, inKeys, type Sends } from './slowLook.ts';
 import { SlowMacro } from './slowMacro.ts';
 
@@ -11,6 +11,8 @@ export interface OpenMenu {
   readonly menu: string;
   readonly items: readonly Action[];
   readonly owner: Choice;
+  readonly program: string | null;
+  readonly focus: boolean;
   dx: number;
   dy: number;
   lit: number | null;
@@ -27,12 +29,22 @@ export class SlowActions {
   pages: { readonly page: string; readonly owner: Choice }[] = [];
   macros: SlowMacro[] = [];
   openMenu: OpenMenu | null = null;
+  /** Each device's own pointer speed, and those that are held, the newest last. */
   speeds = new Map<string, number>();
+  heldSpeeds: { readonly device: string; readonly step: number }[] = [];
   computers = new Map<string, number>();
   /** Done once the event is dealt with. */
   readonly wishes: (() => void)[] = [];
   /** What is latched, oldest first. */
-  latches: { readonly key: string; readonly owner: Choice; readonly end: End }[] = [];
+  latches: {
+    readonly key: string;
+    readonly owner: Choice;
+    readonly end: End & { macro?: string };
+    readonly order: number;
+  }[] = [];
+  /** The program brought to the front while this event is dealt with. */
+  focused: string | null = null;
+  #orders = 0;
 
   constructor(
     public setup: Setup,
@@ -40,6 +52,7 @@ export class SlowActions {
     private readonly clock: SlowClock,
     private readonly outside: {
       readonly profile: () => string;
+      readonly programInFront: () => string | null;
       readonly pin: (profile: string | null) => void;
       readonly letGo: (device: string) => void;
     },
@@ -56,58 +69,78 @@ export class SlowActions {
     return [...above.filter((id) => id !== page), page, BASE_LAYER];
   }
 
+  /** A number for each output that begins, so that they can be ended newest first. */
+  nextOrder(): number {
+    this.#orders += 1;
+    return this.#orders;
+  }
+
+  /** Where a device's strokes go now. */
+  to(device: string, program: string | null): To {
+    const { computers = [] } = this.setup.devices.find(({ id }) => id === device)?.settings ?? {};
+    const at = this.computers.get(device) ?? 0;
+    return { device, program, computer: at > 0 ? (computers[at] ?? null) : null };
+  }
+
   tap(sends: Sends, owner: Choice): void {
     this.begin(sends, owner)();
   }
 
-  begin({ action, programs, focus }: Sends, owner: Choice): End {
+  begin({ action, programs, focus }: Sends, owner: Choice): End & { macro?: string } {
     const [first = null] = programs;
-    if (focus && first !== null) this.desk.send(first, { kind: 'focus', launch: false });
-    const ends = programs.map((program) => this.#send(action, program));
+    const to = this.to(owner.device, first);
+    if (focus && first !== null) {
+      const inFront = this.focused ?? (to.computer === null ? this.outside.programInFront() : null);
+      if (inFront !== first) {
+        this.focused = first;
+        this.desk.send(to, { kind: 'focus', launch: false });
+      }
+    }
+    const ends = programs.map((program) => this.#send(action, this.to(owner.device, program)));
     if (ends.every((end) => end !== null)) {
       return () => {
         for (const end of ends.toReversed()) end?.();
       };
     }
-    return this.#change(action, owner, first);
+    return this.#change(action, owner, to, focus);
   }
 
   /** What goes to a program; null for what changes something of the engine's own. */
-  #send(action: Action, program: string | null): End | null {
+  #send(action: Action, to: To): End | null {
     const { desk } = this;
     switch (action.kind) {
       case 'shortcut': {
-        const downs = codesIn(action.shortcut).map((code) => desk.press(program, code));
+        const downs = desk.pressAll(to, codesIn(action.shortcut), false);
         return () => {
           for (const down of downs.toReversed()) desk.lift(down);
         };
       }
       case 'button': {
-        const down = desk.press(program, action.button);
+        const down = desk.press(to, action.button);
         return () => desk.lift(down);
       }
       case 'message':
-        desk.message(program, action.message, 1);
-        return () => desk.message(program, action.message, 0);
+        desk.message(to, action.message, 1);
+        return () => desk.message(to, action.message, 0);
       case 'sequence':
         for (const codes of action.shortcuts.map(codesIn))
-          desk.exactly(program, codes, [], () => desk.tapKeys(program, codes));
+          desk.exactly(to, codes, [], () => desk.tapKeys(to, codes));
         return nothing;
       case 'text':
-        desk.exactly(program, [], [], () => desk.send(program, { kind: 'text', text: action.text }));
+        desk.exactly(to, [], [], () => desk.send(to, { kind: 'text', text: action.text }));
         return nothing;
       case 'click':
-        desk.click(program, action);
+        desk.click(to, action);
         return nothing;
       case 'wheel':
-        desk.send(program, { kind: 'wheel', ticks: action.ticks, axis: action.axis });
+        desk.send(to, { kind: 'wheel', ticks: action.ticks, axis: action.axis });
         return nothing;
       default:
         return null;
     }
   }
 
-  #change(action: Action, owner: Choice, program: string | null): End {
+  #change(action: Action, owner: Choice, to: To, focus: boolean): End {
     switch (action.kind) {
       case 'layer':
         return action.mode === 'once' ? this.#once(action.layer, owner) : this.#keepOn(action.layer, owner);
@@ -124,19 +157,25 @@ export class SlowActions {
         this.#computer(action, action.device ?? owner.device);
         return nothing;
       case 'program':
-        this.desk.send(action.program, { kind: 'focus', launch: action.launch });
+        this.desk.send({ ...to, program: action.program }, { kind: 'focus', launch: action.launch });
         return nothing;
       case 'radial': {
-        const items = this.setup.radialMenus.find(({ id }) => id === action.menu)?.items ?? [];
-        const actions = items.map((item) => inKeys(this.setup, EVERYWHERE, item.action));
-        this.openMenu = { menu: action.menu, items: actions, owner, dx: 0, dy: 0, lit: null };
+        const { menu } = action;
+        const { program } = to;
+        this.openMenu = { menu, items: this.itemsOf(menu), owner, program, focus, dx: 0, dy: 0, lit: null };
         return nothing;
       }
       case 'macro':
-        return this.#macro(action.macro, owner, program);
+        return this.#macro(action.macro, owner, to);
       default:
         return nothing;
     }
+  }
+
+  /** What the items of a menu do. */
+  itemsOf(menu: string): readonly Action[] {
+    const items = this.setup.radialMenus.find(({ id }) => id === menu)?.items ?? [];
+    return items.map((item) => inKeys(this.setup, EVERYWHERE, item.action));
   }
 
   #keepOn(layer: string, owner: Choice): End {
@@ -161,13 +200,17 @@ export class SlowActions {
     );
   }
 
-  setLayer(layer: string, on: boolean, owner: Choice): void {
-    const key = `layer ${layer}`;
-    const latch = this.latches.find((each) => each.key === key);
-    if (on && !latch) this.latches.push({ key, owner, end: this.#keepOn(layer, owner) });
-    if (on || !latch) return;
-    this.latches = this.latches.filter((other) => other !== latch);
-    latch.end();
+  /** Each macro keeps a layer on for itself; one that does not keep it takes it from all that do. */
+  setLayer(layer: string, on: boolean, macro: string, owner: Choice): void {
+    const own = `layer ${layer} by ${macro}`;
+    const mine = this.latches.find(({ key }) => key === own);
+    if (on && !mine) {
+      this.latches.push({ key: own, owner, end: this.#keepOn(layer, owner), order: this.nextOrder() });
+    }
+    if (on) return;
+    const taken = mine ? [mine] : this.latches.filter(({ key }) => key.startsWith(`layer ${layer} by `));
+    this.latches = this.latches.filter((latch) => !taken.includes(latch));
+    for (const latch of taken) latch.end();
   }
 
   #page(page: string | null, owner: Choice): End {
@@ -200,10 +243,23 @@ export class SlowActions {
   #speed({ change, step }: Extract<Action, { kind: 'speed' }>, device: string): End {
     const count = this.setup.devices.find(({ id }) => id === device)?.settings.pointerSpeeds.length ?? 0;
     if (count === 0) return nothing;
+    if (change === 'while-held') {
+      const held = { device, step: step % count };
+      this.heldSpeeds.push(held);
+      return () => {
+        this.heldSpeeds = this.heldSpeeds.filter((other) => other !== held);
+      };
+    }
     const before = this.speeds.get(device) ?? 0;
     const to = change === 'next' ? before + 1 : change === 'previous' ? before + count - 1 : step;
     this.speeds.set(device, to % count);
-    return change === 'while-held' ? () => void this.speeds.set(device, before) : nothing;
+    return nothing;
+  }
+
+  /** The pointer speed of a device now. */
+  speedOf(device: string): number {
+    const held = this.heldSpeeds.findLast((each) => each.device === device);
+    return held?.step ?? this.speeds.get(device) ?? 0;
   }
 
   #computer({ change, computer }: Extract<Action, { kind: 'computer' }>, device: string): void {
@@ -216,42 +272,45 @@ export class SlowActions {
     this.wishes.push(() => this.outside.letGo(device));
   }
 
-  #macro(id: string, owner: Choice, program: string | null): End {
+  #macro(id: string, owner: Choice, to: To): End & { macro?: string } {
     const macro = this.setup.macros.find((each) => each.id === id);
     if (!macro) return nothing;
     const running = this.macros.find((run) => run.macro.id === id);
-    if (running) {
-      if (running.macro.run === 'toggle') this.stopMacro(running);
-      else if (running.macro.again === 'restart') {
-        this.stopMacro(running);
-        this.#startMacro(id, owner, program, 0);
-      } else if (running.macro.again === 'queue') running.queued = Math.min(20, running.queued + 1);
+    if (running && running.macro.run === 'toggle') {
+      this.stopMacro(running);
       return nothing;
     }
-    this.#startMacro(id, owner, program, 0);
+    if (running && running.macro.again === 'ignore') return nothing;
+    if (running && running.macro.again === 'queue') {
+      if (running.queue.length < 20) running.queue.push({ owner, to });
+      return nothing;
+    }
+    if (running) this.stopMacro(running);
+    const run = this.#newMacro(macro, owner, to);
+    run.goOn();
     if (macro.run !== 'held') return nothing;
     const end = () => {
-      const own = this.macros.find((run) => run.macro.id === id);
-      if (own) this.stopMacro(own);
+      if (this.macros.includes(run)) this.stopMacro(run);
     };
     return Object.assign(end, { macro: id });
   }
 
-  #startMacro(id: string, owner: Choice, program: string | null, queued: number): void {
-    const macro = this.setup.macros.find((each) => each.id === id);
-    if (!macro) return;
-    const run = new SlowMacro(this.setup, macro, owner, program, {
+  #newMacro(macro: Macro, owner: Choice, to: To): SlowMacro {
+    const run: SlowMacro = new SlowMacro(this.setup, macro, owner, to, {
       desk: this.desk,
       clock: this.clock,
-      setLayer: (layer, on, by) => this.setLayer(layer, on, by),
+      setLayer: (layer, on, by, who) => this.setLayer(layer, on, by, who),
       finished: () => {
         this.stopMacro(run);
-        if (run.queued > 0) this.#startMacro(id, owner, program, run.queued - 1);
+        const [next, ...queue] = run.queue;
+        if (!next) return;
+        const after = this.#newMacro(macro, next.owner, next.to);
+        after.queue = queue;
+        after.beginLater();
       },
     });
-    run.queued = queued;
     this.macros.push(run);
-    run.goOn();
+    return run;
   }
 
   stopMacro(run: SlowMacro): void {

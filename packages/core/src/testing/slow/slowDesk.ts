@@ -1,19 +1,23 @@
+import type { DistributiveOmit } from '../../distributiveOmit.ts';
 import type { Stroke } from '../../engine/index.ts';
 import { codesOf, modifierOf, parseShortcut } from '../../keys/index.ts';
 import type { Message, Place } from '../../setup/index.ts';
 
-type Body = Stroke extends infer Any
-  ? Any extends Stroke
-    ? Omit<Any, 't' | 'cause' | 'program'>
-    : never
-  : never;
+type Body = DistributiveOmit<Stroke, 't' | 'cause' | 'device' | 'program' | 'computer'>;
+
+/** Whose use it is, and who gets it: a program or (null) the one in front, of a computer or (null) this one. */
+export interface To {
+  readonly device: string;
+  readonly program: string | null;
+  readonly computer: string | null;
+}
 
 /** A stroke without the event behind it. */
 export type Bare = Omit<Stroke, 'cause'>;
 
 /** What holds a key or a button down. */
 export interface Down {
-  readonly program: string | null;
+  readonly to: To;
   readonly what: string | number;
 }
 
@@ -31,13 +35,14 @@ export class SlowDesk {
   readonly strokes: Bare[] = [];
   #downs: Down[] = [];
 
-  send(program: string | null, body: Body): void {
-    this.strokes.push({ t: this.now, ...body, ...(program === null ? {} : { program }) } as Bare);
+  send({ device, program, computer }: To, body: Body): void {
+    const named = { ...(program === null ? {} : { program }), ...(computer === null ? {} : { computer }) };
+    this.strokes.push({ t: this.now, device, ...body, ...named } as Bare);
   }
 
-  press(program: string | null, what: string | number): Down {
-    if (!this.#isDown(program, what)) this.#say(program, what, true);
-    const down = { program, what };
+  press(to: To, what: string | number): Down {
+    if (!this.#isDown(to, what)) this.#say(to, what, true);
+    const down = { to, what };
     this.#downs.push(down);
     return down;
   }
@@ -45,25 +50,34 @@ export class SlowDesk {
   lift(down: Down): void {
     if (!this.#downs.includes(down)) return;
     this.#downs = this.#downs.filter((other) => other !== down);
-    if (!this.#isDown(down.program, down.what)) this.#say(down.program, down.what, false);
+    if (!this.#isDown(down.to, down.what)) this.#say(down.to, down.what, false);
   }
 
-  tapKeys(program: string | null, codes: readonly string[]): void {
-    const downs = codes.map((code) => this.press(program, code));
+  /** Puts a shortcut down. A key that is down already is lifted before, and pressed after its modifiers. */
+  pressAll(to: To, codes: readonly string[], always: boolean): Down[] {
+    const modifiers = codes.filter((code) => modifierOf(code) !== null);
+    const key = codes.find((code) => modifierOf(code) === null);
+    const bare = modifiers.some((code) => !this.#isDown(to, code));
+    const again = key !== undefined && this.#isDown(to, key) && (always || bare) ? key : null;
+    if (again !== null) this.#say(to, again, false);
+    const downs = codes.map((code) => this.press(to, code));
+    if (again !== null) this.#say(to, again, true);
+    return downs;
+  }
+
+  tapKeys(to: To, codes: readonly string[]): void {
+    const downs = this.pressAll(to, codes, true);
     for (const down of downs.toReversed()) this.lift(down);
   }
 
-  click(
-    program: string | null,
-    { button, count, at }: { button: number; count: number; at: Place | null },
-  ): void {
-    if (at) this.send(program, { kind: 'pointer-move', to: at });
-    for (let i = 0; i < count; i++) this.lift(this.press(program, button));
+  click(to: To, { button, count, at }: { button: number; count: number; at: Place | null }): void {
+    if (at) this.send(to, { kind: 'pointer-move', to: at });
+    for (let i = 0; i < count; i++) this.lift(this.press(to, button));
   }
 
-  message(program: string | null, message: Message, part: number): void {
+  message(to: To, message: Message, part: number): void {
     const value = message.low + (message.high - message.low) * part;
-    this.send(program, {
+    this.send(to, {
       kind: 'message',
       message,
       value: message.protocol === 'midi' ? Math.round(value) : value,
@@ -71,23 +85,25 @@ export class SlowDesk {
   }
 
   /** Lifts the modifiers that are neither wanted nor one's own, acts, and puts them back. */
-  exactly(program: string | null, codes: readonly string[], own: readonly Down[], act: () => void): void {
+  exactly(to: To, codes: readonly string[], own: readonly Down[], act: () => void): void {
     const lifted = ALL_MODIFIERS.filter((code) => {
       const wanted = codes.some((other) => modifierOf(other) === modifierOf(code));
       const isOwn = own.some(({ what }) => what === code);
-      return this.#isDown(program, code) && !wanted && !isOwn;
+      return this.#isDown(to, code) && !wanted && !isOwn;
     });
-    for (const code of lifted.toReversed()) this.#say(program, code, false);
+    for (const code of lifted.toReversed()) this.#say(to, code, false);
     act();
-    for (const code of lifted) this.#say(program, code, true);
+    for (const code of lifted) this.#say(to, code, true);
   }
 
-  #isDown(program: string | null, what: string | number): boolean {
-    return this.#downs.some((down) => down.program === program && down.what === what);
+  #isDown({ program, computer }: To, what: string | number): boolean {
+    return this.#downs.some(
+      (down) => down.to.program === program && down.to.computer === computer && down.what === what,
+    );
   }
 
-  #say(program: string | null, what: string | number, down: boolean): void {
-    if (typeof what === 'string') this.send(program, { kind: down ? 'key-down' : 'key-up', code: what });
-    else this.send(program, { kind: down ? 'button-down' : 'button-up', button: what });
+  #say(to: To, what: string | number, down: boolean): void {
+    if (typeof what === 'string') this.send(to, { kind: down ? 'key-down' : 'key-up', code: what });
+    else this.send(to, { kind: down ? 'button-down' : 'button-up', button: what });
   }
 }

@@ -26,33 +26,37 @@ export class SlowEnding {
   afterEdit(setup: Setup, profile: string, changed: boolean): void {
     const isGone: Which = ({ device, control }) => controlIn(setup, device, control) === null;
     const goes: Which = (choice) => isGone(choice) || !stillDecides(setup, profile, choice);
+    for (const run of [...this.actions.macros]) if (run.isEdited(setup)) this.actions.stopMacro(run);
+    const { openMenu } = this.actions;
+    if (openMenu) {
+      const items = this.actions.itemsOf(openMenu.menu);
+      if (JSON.stringify(items) !== JSON.stringify(openMenu.items)) this.actions.openMenu = null;
+    }
     this.#end(changed ? goes : isGone, goes, changed);
   }
 
-  letGo(device: string | null): void {
+  /** `gone`: the device itself is; a ring away from rest is forgotten then, else it stays silent until rest. */
+  letGo(device: string | null, gone: boolean): void {
     const own = (each: { readonly device: string }) => device === null || each.device === device;
     this.#end(own, own, false);
     for (const press of this.presses.all.filter(own)) this.presses.forget(press);
-    this.moves.springs = this.moves.springs.filter((spring) => !own(spring));
+    if (gone) this.moves.springs = this.moves.springs.filter((spring) => !own(spring));
+    for (const spring of this.moves.springs)
+      if (own(spring)) Object.assign(spring, { choice: null, silent: true });
     for (const record of [this.moves.rests, this.moves.slid]) {
       for (const key of [...record.keys()]) if (own({ device: key.split('/')[0] ?? '' })) record.delete(key);
     }
   }
 
   #end(down: Which, rest: Which, goesOn: boolean): void {
-    this.#endDecided(down);
-    for (const latch of this.actions.latches.toReversed()) {
-      if (!rest(latch.owner)) continue;
-      this.actions.latches = this.actions.latches.filter((other) => other !== latch);
-      latch.end();
-    }
+    this.#endOutputs(down, rest, goesOn);
     for (const press of [...this.presses.all]) if (press.phase !== 'decided') this.#endWaiting(press, down);
     for (const spring of this.moves.springs) {
-      if (!down(spring.choice)) continue;
+      if (!spring.choice || !down(spring.choice)) continue;
       this.clock.drop(spring.due);
       spring.silent = true;
     }
-    const stillHeld = this.presses.all.flatMap(({ end }) => end.macro ?? []);
+    const stillHeld = [...this.presses.all, ...this.actions.latches].flatMap(({ end }) => end.macro ?? []);
     for (const run of [...this.actions.macros]) {
       if (stillHeld.includes(run.macro.id) || (goesOn && run.macro.goesOn)) continue;
       if (rest(run.owner)) this.actions.stopMacro(run);
@@ -63,19 +67,45 @@ export class SlowEnding {
     if (this.actions.openMenu && rest(this.actions.openMenu.owner)) this.actions.openMenu = null;
   }
 
-  #endDecided(down: Which): void {
-    const decided = this.presses.all.filter(({ phase }) => phase === 'decided');
-    for (const press of decided.toSorted((a, b) => b.decidedAs - a.decidedAs)) {
-      if (press.silent || !down(press.chosen)) continue;
-      this.clock.drop(press.due);
-      press.end();
-      Object.assign(press, { silent: true, due: null, end: () => undefined, atRelease: false });
+  /** What is held and what is latched, newest first; macros that go on are spared where that is asked. */
+  #endOutputs(down: Which, rest: Which, goesOn: boolean): void {
+    const spared = (end: { macro?: string }) =>
+      goesOn && this.actions.setup.macros.some(({ id, goesOn: marked }) => marked && id === end.macro);
+    const ends: { order: number; end: () => void }[] = [];
+    for (const press of this.presses.all) {
+      if (press.phase !== 'decided' || !down(press.chosen)) continue;
+      ends.push({
+        order: press.order,
+        end: () => {
+          this.clock.drop(press.due);
+          if (!spared(press.end)) {
+            press.end();
+            press.end = () => undefined;
+          }
+          Object.assign(press, { silent: true, due: null, atRelease: false, guarding: false });
+        },
+      });
+    }
+    for (const latch of this.actions.latches) {
+      if (!rest(latch.owner) || spared(latch.end)) continue;
+      ends.push({
+        order: latch.order,
+        end: () => {
+          this.actions.latches = this.actions.latches.filter((other) => other !== latch);
+          latch.end();
+        },
+      });
+    }
+    for (const { end } of ends.toSorted((a, b) => b.order - a.order)) end();
+    for (const press of this.presses.all) {
+      if (press.phase !== 'decided') continue;
+      for (const [trigger, choice] of press.ways.turns) if (down(choice)) press.ended.add(trigger);
     }
   }
 
   #endWaiting(press: Press, down: Which): void {
     const { ways } = press;
-    const choices = [ways.press, ways.hold, ways.double, ...ways.nudges.values()];
+    const choices = [ways.press, ways.hold, ways.double, ...ways.nudges.values(), ...ways.turns.values()];
     if (!choices.some((choice) => choice && down(choice))) return;
     if (press.phase === 'between') {
       this.presses.forget(press);
@@ -83,6 +113,7 @@ export class SlowEnding {
     }
     this.clock.drop(press.due);
     this.presses.silence(press);
+    for (const [trigger, choice] of ways.turns) if (down(choice)) press.ended.add(trigger);
   }
 
   /** A page goes with all that were opened on top of it. */

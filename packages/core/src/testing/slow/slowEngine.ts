@@ -32,15 +32,16 @@ export class SlowEngine {
     this.#setup = setup;
     this.#actions = new SlowActions(setup, this.#desk, this.#clock, {
       profile: () => this.#profile,
+      programInFront: () => this.#setup.profiles[profileFor(this.#setup, this.#front, null)]?.program ?? null,
       pin: (profile) => this.#decide({ pinned: profile }),
-      letGo: (device) => this.#ending.letGo(device),
+      letGo: (device) => this.#ending.letGo(device, false),
     });
     const world: SlowWorld = {
       desk: this.#desk,
       clock: this.#clock,
       actions: this.#actions,
-      choose: (device, control, trigger) => this.#choose(device, control, trigger),
-      bound: (device, control, trigger) => this.#bound(device, control, trigger),
+      choose: (...use) => this.#choose(...use),
+      bound: (...use) => this.#bound(...use),
       controlOf: (device, control) => controlIn(this.#setup, device, control),
       settingsOf: (device) => this.#setup.devices.find(({ id }) => id === device)?.settings ?? null,
     };
@@ -66,12 +67,14 @@ export class SlowEngine {
     this.#actions.setup = this.#setup;
     this.#afterEdit();
     this.#grant();
+    this.#actions.focused = null;
   }
 
   #takeEvent(event: EngineEvent): void {
     this.#pass(event.t);
     this.#act(event);
     this.#grant();
+    this.#actions.focused = null;
   }
 
   /** Time goes on: what is due happens, one by one, at its own time. */
@@ -81,6 +84,7 @@ export class SlowEngine {
       this.#desk.now = Math.max(this.#desk.now, due.at);
       due.act();
       this.#grant();
+      this.#actions.focused = null;
     }
     this.#desk.now = until;
   }
@@ -120,10 +124,10 @@ export class SlowEngine {
         this.#afterEdit();
         return;
       case 'detach':
-        this.#ending.letGo(event.device);
+        this.#ending.letGo(event.device, true);
         return;
       case 'reset':
-        this.#ending.letGo(null);
+        this.#ending.letGo(null, false);
         return;
     }
   }
@@ -146,12 +150,13 @@ export class SlowEngine {
     this.#ending.afterEdit(this.#setup, this.#profile, this.#profile !== before);
   }
 
-  #choose(device: string, control: string, trigger: Trigger): Choice {
-    return look(this.#setup, this.#profile, this.#actions.layersOf(device), device, control, trigger);
+  #choose(device: string, control: string, trigger: Trigger, layers?: readonly string[]): Choice {
+    const among = layers ?? this.#actions.layersOf(device);
+    return look(this.#setup, this.#profile, among, device, control, trigger);
   }
 
-  #bound(device: string, control: string, trigger: Trigger): Choice | null {
-    const choice = this.#choose(device, control, trigger);
+  #bound(device: string, control: string, trigger: Trigger, layers?: readonly string[]): Choice | null {
+    const choice = this.#choose(device, control, trigger, layers);
     return choice.found && choice.found.binding.behaviour.kind !== 'native' ? choice : null;
   }
 }

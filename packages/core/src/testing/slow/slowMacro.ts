@@ -1,6 +1,6 @@
 import type { Macro, MacroStep, Setup } from '../../setup/index.ts';
 import type { Due, SlowClock } from './slowClock.ts';
-import { codesIn, type Down, type SlowDesk } from './slowDesk.ts';
+import { codesIn, type Down, type SlowDesk, type To } from './slowDesk.ts';
 import type { Choice } from './slowLook.ts';
 
 type Plain = Exclude<MacroStep, { kind: 'wait' | 'repeat' | 'macro' }>;
@@ -30,13 +30,13 @@ function layOut(
 interface Place {
   readonly desk: SlowDesk;
   readonly clock: SlowClock;
-  readonly setLayer: (layer: string, on: boolean, owner: Choice) => void;
+  readonly setLayer: (layer: string, on: boolean, macro: string, owner: Choice) => void;
   readonly finished: (run: SlowMacro) => void;
 }
 
 /** One macro that runs. */
 export class SlowMacro {
-  queued = 0;
+  queue: { readonly owner: Choice; readonly to: To }[] = [];
   readonly #plan: [number, Plain][];
   readonly #length: number;
   #round: number;
@@ -49,7 +49,7 @@ export class SlowMacro {
     setup: Setup,
     readonly macro: Macro,
     readonly owner: Choice,
-    readonly program: string | null,
+    readonly to: To,
     private readonly place: Place,
   ) {
     const { plan, end } = layOut(setup, macro.steps, 0);
@@ -58,6 +58,31 @@ export class SlowMacro {
     this.#length = endless ? Math.max(10, end) : end;
     this.#left = endless ? Number.POSITIVE_INFINITY : macro.times - 1;
     this.#round = place.desk.now;
+  }
+
+  /** Whether the macro is another one now than when it began. */
+  isEdited(setup: Setup): boolean {
+    const now = setup.macros.find(({ id }) => id === this.macro.id);
+    if (!now) return true;
+    const told = (macro: Macro, plan: [number, Plain][], end: number) => {
+      const { run, again, goesOn } = macro;
+      const bare = plan.map(([at, { id: _id, ...step }]) => [at, step]);
+      return JSON.stringify([
+        bare,
+        Math.max(end, run === 'times' ? 0 : 10),
+        run,
+        again,
+        goesOn,
+        run === 'times' && macro.times,
+      ]);
+    };
+    const { plan, end } = layOut(setup, now.steps, 0);
+    return told(now, plan, end) !== told(this.macro, this.#plan, this.#length);
+  }
+
+  /** Begins as something of its own, once what happens now is over. */
+  beginLater(): void {
+    this.#due = this.place.clock.set(this.place.desk.now, () => this.goOn());
   }
 
   goOn(): void {
@@ -93,7 +118,7 @@ export class SlowMacro {
     const { desk } = this.place;
     const exactly = (codes: readonly string[], act: () => void) =>
       desk.exactly(
-        this.program,
+        this.to,
         codes,
         this.#downs.filter(({ what }) => typeof what === 'string'),
         act,
@@ -101,7 +126,7 @@ export class SlowMacro {
     switch (step.kind) {
       case 'shortcut': {
         const codes = codesIn(step.shortcut);
-        exactly(codes, () => desk.tapKeys(this.program, codes));
+        exactly(codes, () => desk.tapKeys(this.to, codes));
         return;
       }
       case 'key-down':
@@ -118,26 +143,26 @@ export class SlowMacro {
         this.#put(step.button);
         return;
       case 'text':
-        exactly([], () => desk.send(this.program, { kind: 'text', text: step.text }));
+        exactly([], () => desk.send(this.to, { kind: 'text', text: step.text }));
         return;
       case 'click':
-        exactly([], () => desk.click(this.program, step));
+        exactly([], () => desk.click(this.to, step));
         return;
       case 'wheel':
-        exactly([], () => desk.send(this.program, { kind: 'wheel', ticks: step.ticks, axis: step.axis }));
+        exactly([], () => desk.send(this.to, { kind: 'wheel', ticks: step.ticks, axis: step.axis }));
         return;
       case 'focus':
-        desk.send(step.program, { kind: 'focus', launch: false });
+        desk.send({ ...this.to, program: step.program }, { kind: 'focus', launch: false });
         return;
       case 'layer':
-        this.place.setLayer(step.layer, step.on, this.owner);
+        this.place.setLayer(step.layer, step.on, this.macro.id, this.owner);
         return;
     }
   }
 
   #put(what: string | number): void {
     const known = this.#downs.some((each) => each.what === what);
-    if (!known) this.#downs.push(this.place.desk.press(this.program, what));
+    if (!known) this.#downs.push(this.place.desk.press(this.to, what));
   }
 
   #lift(what: string | number): void {

@@ -9,7 +9,8 @@ import type { SlowWorld } from './slowWorld.ts';
 export interface Spring {
   readonly device: string;
   readonly control: string;
-  readonly choice: Choice;
+  /** Null once everything was let go while it was away from rest. */
+  choice: Choice | null;
   position: number;
   stepped: number;
   silent: boolean;
@@ -20,7 +21,7 @@ export interface Spring {
 export class SlowMoves {
   springs: Spring[] = [];
   /** By `device/control`. */
-  readonly rests = new Map<string, { rest: number; at: number }>();
+  readonly rests = new Map<string, { rest: number; at: number; use: string }>();
   readonly slid = new Map<string, number>();
 
   constructor(
@@ -34,35 +35,45 @@ export class SlowMoves {
     if (!rotor) return;
     const { now } = this.world.desk;
     const step = rotor.kind === 'continuous' ? rotor.stepDegrees : rotor.detentDegrees;
-    const before = this.rests.get(key) ?? { rest: 0, at: Number.NEGATIVE_INFINITY };
+    const before = this.rests.get(key);
     const turned = unit === 'detents' ? amount * step : amount;
-    const goesOn = Math.sign(before.rest) * Math.sign(turned) >= 0;
-    let rest = (goesOn ? before.rest : 0) + turned;
-    const back = (amount === 0 ? before.rest : amount) < 0;
-    const choice = this.#turnChoice(device, control, back);
-    const times = this.#speedUp(rotor.speedUp, Math.abs(turned), now - before.at);
-    for (; Math.abs(rest) >= step - 1e-9; rest -= Math.sign(rest) * step) {
-      for (let i = 0; i < times; i++) if (choice.sends) this.world.actions.tap(choice.sends, choice);
+    if (turned === 0) {
+      if (before) this.rests.set(key, { ...before, at: now });
+      return;
     }
-    this.rests.set(key, { rest: Math.abs(rest) < 1e-9 ? 0 : rest, at: now });
+    const choice = this.#turnChoice(device, control, turned < 0);
+    const use = JSON.stringify([choice.found?.profile, choice.found?.layer, choice.trigger]);
+    let rest = (before?.use === use ? before.rest : 0) + turned;
+    const times = before ? this.#speedUp(rotor.speedUp, Math.abs(turned), now - before.at) : 1;
+    const sends = choice.ended ? null : choice.sends;
+    for (; Math.abs(rest) >= step - 1e-9; rest -= Math.sign(rest) * step) {
+      for (let i = 0; i < times; i++) if (sends) this.world.actions.tap(sends, choice);
+    }
+    this.rests.set(key, { rest: Math.abs(rest) < 1e-9 ? 0 : rest, at: now, use });
   }
 
   #speedUp(speedUp: { max: number; from: number; to: number } | null, degrees: number, ms: number): number {
-    if (!speedUp || ms > 200) return 1;
+    if (!speedUp || ms >= 200) return 1;
     const speed = ms <= 0 ? Number.POSITIVE_INFINITY : (degrees * 1000) / ms;
     if (speed <= speedUp.from) return 1;
     if (speed >= speedUp.to) return speedUp.max;
     return Math.round(1 + ((speedUp.max - 1) * (speed - speedUp.from)) / (speedUp.to - speedUp.from));
   }
 
-  #turnChoice(device: string, control: string, back: boolean): Choice {
-    const pressed = this.world.bound(device, control, back ? 'pressed-anticlockwise' : 'pressed-clockwise');
+  #turnChoice(device: string, control: string, back: boolean): Choice & { ended?: boolean } {
     const press = this.presses.find(device, control);
-    if (pressed && press && press.phase !== 'between') {
-      if (press.phase === 'waiting' && press.ways.turns) this.presses.turned(press);
-      return pressed;
-    }
-    return this.world.choose(device, control, back ? 'anticlockwise' : 'clockwise');
+    const plain = () => this.world.choose(device, control, back ? 'anticlockwise' : 'clockwise');
+    if (!press || press.phase === 'between') return plain();
+    if (press.phase === 'waiting') this.presses.turned(press);
+    if (press.guarding) this.world.clock.drop(press.due);
+    if (press.guarding) press.due = null;
+    press.guarding = false;
+    press.atRelease = false;
+    const trigger = back ? 'pressed-anticlockwise' : 'pressed-clockwise';
+    const choice = press.ways.turns.get(trigger);
+    if (!choice) return plain();
+    if (!press.ended.has(trigger)) return choice;
+    return { ...this.world.choose(device, control, trigger), ended: true };
   }
 
   position({ device, control, value }: EventOf<'position'>): void {
@@ -77,7 +88,8 @@ export class SlowMoves {
     const at = value < 0 ? -size : size;
     const before = this.springs.find((each) => each.device === device && each.control === control);
     if (before) clock.drop(before.due);
-    if (before && (at === 0 || at * before.position < 0)) {
+    const goesOver = before !== undefined && before.choice !== null && at * before.position < 0;
+    if (before && (at === 0 || goesOver)) {
       this.springs = this.springs.filter((other) => other !== before);
     }
     if (at === 0) return;
@@ -89,7 +101,7 @@ export class SlowMoves {
       if (choice.sends) actions.tap(choice.sends, choice);
     }
     spring.position = at;
-    if (!spring.silent && spring.choice.sends) this.#stepLater(spring);
+    if (!spring.silent && spring.choice?.sends) this.#stepLater(spring);
   }
 
   #stepLater(spring: Spring): void {
@@ -98,7 +110,8 @@ export class SlowMoves {
     const rate = rates[Math.abs(spring.position) - 1] ?? rates.at(-1) ?? 1;
     spring.due = clock.set(Math.max(desk.now, spring.stepped + 1000 / rate), () => {
       spring.stepped = desk.now;
-      if (spring.choice.sends) actions.tap(spring.choice.sends, spring.choice);
+      const { choice } = spring;
+      if (choice?.sends) actions.tap(choice.sends, choice);
       this.#stepLater(spring);
     });
   }
@@ -111,7 +124,8 @@ export class SlowMoves {
     this.slid.set(key, now);
     const { sends } = choose(device, control, 'slide');
     if (sends?.action.kind === 'message') {
-      for (const program of sends.programs) desk.message(program, sends.action.message, now);
+      for (const program of sends.programs)
+        desk.message(actions.to(device, program), sends.action.message, now);
     }
     const up = thresholds.filter((place) => before < place && now >= place);
     const down = thresholds.filter((place) => before >= place && now < place);
@@ -124,6 +138,7 @@ export class SlowMoves {
       words
         .normalize('NFD')
         .replace(/[\p{M}\s]/gu, '')
+        .replace(/(?<=[^.,])[.,]+$/, '')
         .toLowerCase();
     for (const device of setup.devices) {
       for (const { id, phrase } of device.controls) {

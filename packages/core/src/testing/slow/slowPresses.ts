@@ -15,8 +15,12 @@ export interface Press {
     readonly hold: Choice | null;
     readonly double: Choice | null;
     readonly nudges: ReadonlyMap<Trigger, Choice>;
-    readonly turns: boolean;
+    readonly turns: ReadonlyMap<Trigger, Choice>;
   };
+  /** Turns that were ended early. */
+  readonly ended: Set<Trigger>;
+  /** Whether a longer press is waited for. */
+  guarding: boolean;
   /** What it was decided to be. */
   chosen: Choice;
   end: End & { macro?: string };
@@ -26,8 +30,8 @@ export interface Press {
   dx: number;
   dy: number;
   due: Due | null;
-  /** The place in the order in which controls were decided. */
-  decidedAs: number;
+  /** The place in the order in which outputs began. */
+  order: number;
   heldFor: number;
 }
 
@@ -40,7 +44,6 @@ export class SlowPresses {
   all: Press[] = [];
   /** Guarded uses that ask for a second press. */
   asking: { readonly key: string; readonly choice: Choice; readonly due: Due }[] = [];
-  #count = 0;
 
   constructor(private readonly world: SlowWorld) {}
 
@@ -71,42 +74,58 @@ export class SlowPresses {
     const opener = openMenu?.owner.device === device && openMenu.owner.control === control;
     const main = known.native.press?.kind === 'button' && known.native.press.button === 0;
     if (before) this.forget(before);
+    const layers = this.asking.find(({ choice }) => choice.device === device && choice.control === control)
+      ?.choice.layers;
+    const turns = this.#turnsOf(device, control, layers);
     if (openMenu && (opener || main)) {
       this.#chooseInMenu(openMenu.lit);
-      const press = this.#new(device, control, this.world.choose(device, control, 'press'));
-      Object.assign(press, { phase: 'decided', silent: true, decidedAs: this.#next() });
+      const press = this.#new(device, control, this.world.choose(device, control, 'press'), turns);
+      Object.assign(press, { phase: 'decided', silent: true });
       return;
     }
     if (before?.ways.double) {
-      const press = this.#new(device, control, before.ways.double);
+      const press = this.#new(device, control, before.ways.double, turns);
       this.#decide(press, before.ways.double);
       return;
     }
-    this.#downAnew(device, control, known.kind === 'pen-switch');
+    this.#downAnew(device, control, known.kind === 'pen-switch', turns, layers);
   }
 
-  #downAnew(device: string, control: string, penSwitch: boolean): void {
-    const { bound, choose, settingsOf } = this.world;
+  #turnsOf(device: string, control: string, layers?: readonly string[]): ReadonlyMap<Trigger, Choice> {
+    const turns = (['pressed-clockwise', 'pressed-anticlockwise'] as const).flatMap((trigger) => {
+      const choice = this.world.bound(device, control, trigger, layers);
+      return choice ? [[trigger, choice] as const] : [];
+    });
+    return new Map<Trigger, Choice>(turns);
+  }
+
+  #downAnew(
+    device: string,
+    control: string,
+    penSwitch: boolean,
+    turns: ReadonlyMap<Trigger, Choice>,
+    layers?: readonly string[],
+  ): void {
+    const { settingsOf } = this.world;
+    const bound = (trigger: Trigger) => this.world.bound(device, control, trigger, layers);
     const touching = penSwitch && this.all.some((press) => this.#isTouchingTip(press, device));
-    const plain = (touching && bound(device, control, 'touch-press')) || choose(device, control, 'press');
+    const press0 = this.world.choose(device, control, 'press', layers);
+    const plain = (touching && bound('touch-press')) || press0;
     const nudges = NUDGES.flatMap((trigger) => {
-      const choice = bound(device, control, trigger);
+      const choice = bound(trigger);
       return choice ? [[trigger, choice] as const] : [];
     });
     const ways = {
       press: plain,
-      hold: bound(device, control, 'hold'),
-      double: bound(device, control, 'double-press'),
+      hold: bound('hold'),
+      double: bound('double-press'),
       nudges: new Map<Trigger, Choice>(nudges),
-      turns: [
-        bound(device, control, 'pressed-clockwise'),
-        bound(device, control, 'pressed-anticlockwise'),
-      ].some(Boolean),
+      turns,
     };
     this.world.actions.useUpOnce({ device, control });
-    const press = this.#new(device, control, plain, ways);
+    const press = this.#new(device, control, plain, turns, ways);
     const { hold } = ways;
-    if (!hold && !ways.double && ways.nudges.size === 0 && !ways.turns) {
+    if (!hold && !ways.double && ways.nudges.size === 0 && turns.size === 0) {
       this.#decide(press, plain);
       return;
     }
@@ -119,8 +138,14 @@ export class SlowPresses {
     return press.device === device && press.phase !== 'between' && kind === 'pen-tip';
   }
 
-  #new(device: string, control: string, chosen: Choice, ways?: Press['ways']): Press {
-    const alone = { press: chosen, hold: null, double: null, nudges: new Map(), turns: false };
+  #new(
+    device: string,
+    control: string,
+    chosen: Choice,
+    turns: ReadonlyMap<Trigger, Choice>,
+    ways?: Press['ways'],
+  ): Press {
+    const alone = { press: chosen, hold: null, double: null, nudges: new Map(), turns };
     const press: Press = {
       device,
       control,
@@ -134,22 +159,19 @@ export class SlowPresses {
       dx: 0,
       dy: 0,
       due: null,
-      decidedAs: 0,
+      order: 0,
+      ended: new Set(),
+      guarding: false,
       heldFor: 0,
     };
     this.all.push(press);
     return press;
   }
 
-  #next(): number {
-    this.#count += 1;
-    return this.#count;
-  }
-
   /** It has become this: it starts, unless a guard asks first. */
   #decide(press: Press, choice: Choice): void {
     this.world.clock.drop(press.due);
-    Object.assign(press, { phase: 'decided', chosen: choice, due: null, decidedAs: this.#next() });
+    Object.assign(press, { phase: 'decided', chosen: choice, due: null });
     if (this.#mayGo(choice, press.since, press)) this.#go(press, choice);
   }
 
@@ -164,6 +186,7 @@ export class SlowPresses {
       const until = since + settings.guardMs;
       if (desk.now >= until) return true;
       if (stillDown) stillDown.due = clock.set(until, () => this.#go(stillDown, choice));
+      if (stillDown) stillDown.guarding = true;
       return false;
     }
     const asked = this.asking.find(({ key }) => key === keyOf(choice));
@@ -186,6 +209,8 @@ export class SlowPresses {
     const { sends } = choice;
     const { actions, clock, desk } = this.world;
     press.due = null;
+    press.guarding = false;
+    press.order = actions.nextOrder();
     if (!sends) return;
     switch (sends.style) {
       case 'follow':
@@ -221,8 +246,9 @@ export class SlowPresses {
       actions.latches = actions.latches.filter((other) => other !== latch);
       latch.end();
     } else if (choice.sends) {
+      const order = actions.nextOrder();
       const end = actions.begin(choice.sends, choice);
-      actions.latches.push({ key, owner: choice, end });
+      actions.latches.push({ key, owner: choice, end, order });
     }
   }
 
@@ -264,7 +290,7 @@ export class SlowPresses {
   /** Turned while it waits for that: no press any more. */
   turned(press: Press): void {
     this.world.clock.drop(press.due);
-    Object.assign(press, { phase: 'decided', due: null, chosen: press.ways.press, decidedAs: this.#next() });
+    Object.assign(press, { phase: 'decided', due: null, chosen: press.ways.press });
   }
 
   /** It is down still, and says nothing more. */
@@ -274,6 +300,7 @@ export class SlowPresses {
   }
 
   move(dx: number, dy: number): void {
+    const open = this.world.actions.openMenu;
     for (const press of [...this.all]) {
       if (press.phase !== 'waiting' || press.ways.nudges.size === 0) continue;
       press.dx += dx;
@@ -286,7 +313,7 @@ export class SlowPresses {
       const choice = press.ways.nudges.get(way);
       if (choice) this.#decide(press, choice);
     }
-    this.#moveInRing(dx, dy);
+    if (this.world.actions.openMenu === open) this.#moveInRing(dx, dy);
   }
 
   #moveInRing(dx: number, dy: number): void {
@@ -312,8 +339,8 @@ export class SlowPresses {
       style: 'follow',
       repeat: { delayMs: 400, everyMs: 50 },
       guard: null,
-      focus: false,
     } as const;
-    actions.tap({ ...usual, action, programs: [null] }, openMenu.owner);
+    const { program, focus } = openMenu;
+    actions.tap({ ...usual, action, programs: [program], focus }, openMenu.owner);
   }
 }

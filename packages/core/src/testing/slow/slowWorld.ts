@@ -9,8 +9,14 @@ export interface SlowWorld {
   readonly desk: SlowDesk;
   readonly clock: SlowClock;
   readonly actions: SlowActions;
-  readonly choose: (device: string, control: string, trigger: Trigger) => Choice;
-  readonly bound: (device: string, control: string, trigger: Trigger) => Choice | null;
+  /** Looked up in the layers of now, or in those given. */
+  readonly choose: (device: string, control: string, trigger: Trigger, layers?: readonly string[]) => Choice;
+  readonly bound: (
+    device: string,
+    control: string,
+    trigger: Trigger,
+    layers?: readonly string[],
+  ) => Choice | null;
   readonly controlOf: (device: string, control: string) => Control | null;
   readonly settingsOf: (device: string) => DeviceSettings | null;
 }
