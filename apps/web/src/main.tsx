@@ -3,14 +3,14 @@ import '@fontsource-variable/atkinson-hyperlegible-next/index.css';
 import '@fontsource-variable/atkinson-hyperlegible-mono/index.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { App } from './app/App.tsx';
-import { keepDeskInFront } from './app/desk/desk.ts';
+import { App } from './App.tsx';
 import { findKeyboard } from './app/keyboard/keyboard.ts';
 import { keepInStep } from './app/setup/sync.ts';
 import { createStore } from './app/store.ts';
+import { openPracticeDesk } from './practice/frontWindow.ts';
 
 const store = createStore();
-keepDeskInFront(store);
+store.dispatch(openPracticeDesk(store));
 keepInStep(store);
 void findKeyboard(store);
 const root = document.getElementById('root');

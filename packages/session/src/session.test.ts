@@ -51,15 +51,16 @@ test('random runs with edits in between send and explain what the engine alone d
     const { clock, session, strokes, told } = desk(setup);
     let current = setup;
     for (const each of happenings) {
-      clock.advanceTo(each.t);
       if (each.kind !== 'edit') {
-        const { t: _t, ...event } = each;
+        const { t, ...event } = each;
+        clock.advanceTo(t);
         session.take(event);
         continue;
       }
       const applied = applyEdit(current, each.edit);
       if (!applied.ok) continue;
       current = applied.value.setup;
+      clock.advanceTo(each.t);
       session.use(current);
     }
     // Events in the past are taken at the newest time known by both; only the event itself says its own time.

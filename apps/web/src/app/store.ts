@@ -1,35 +1,41 @@
 import { combineSlices, configureStore, type ThunkAction, type UnknownAction } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
-import { boardReducer } from '../views/board/boardSlice.ts';
-import type { RehearseState } from '../views/rehearse/rehearseSlice.ts';
-import { benchReducer } from './bench/benchSlice.ts';
-import { deskReducer } from './desk/deskSlice.ts';
 import { engineReducer } from './engine/engineSlice.ts';
+import { startSession } from './engine/startSession.ts';
 import { keyboardReducer } from './keyboard/keyboardSlice.ts';
 import { setupReducer } from './setup/setupSlice.ts';
 
-/** The set-up, the engine, and a slice a view; a view that is read late brings its own. */
+/** Slices of rooms above this one, which bring them when they are read: each adds its own here. */
+// biome-ignore lint/suspicious/noEmptyInterface: merged with what each such slice declares.
+export interface LazyLoadedSlices {}
+
+/** The set-up, the engine, the keyboard; the practice desk and the views bring their own. */
 export const rootReducer = combineSlices({
   setup: setupReducer,
   engine: engineReducer,
-  bench: benchReducer,
-  desk: deskReducer,
   keyboard: keyboardReducer,
-  board: boardReducer,
-}).withLazyLoadedSlices<{ readonly rehearse: RehearseState }>();
+}).withLazyLoadedSlices<LazyLoadedSlices>();
 
-/** Makes the store. */
+/** Makes the store, with the engine at work beside it. */
 export function createStore() {
-  return configureStore({
+  const host = startSession((action) => store.dispatch(action));
+  const store = configureStore({
     reducer: rootReducer,
     // A set-up is large; walking it at every action to look for mutations costs more than it finds.
-    middleware: (defaults) => defaults({ immutableCheck: false, serializableCheck: false }),
+    middleware: (defaults) =>
+      defaults({ immutableCheck: false, serializableCheck: false, thunk: { extraArgument: host } }),
   });
+  return store;
 }
 
 export type AppStore = ReturnType<typeof createStore>;
-export type RootState = ReturnType<AppStore['getState']>;
-export type AppThunk<Value = void> = ThunkAction<Value, RootState, unknown, UnknownAction>;
+export type RootState = ReturnType<typeof rootReducer>;
+export type AppThunk<Value = void> = ThunkAction<
+  Value,
+  RootState,
+  ReturnType<typeof startSession>,
+  UnknownAction
+>;
 export type AppDispatch = AppStore['dispatch'];
 
 export const useAppDispatch = useDispatch.withTypes<AppDispatch>();

@@ -3,6 +3,7 @@ import { Search } from 'lucide-react';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { Keycap } from '../../pieces/Keycap.tsx';
 import { WORDS } from '../shell/words.ts';
+import type { FindSource } from './findSource.ts';
 
 /** Read beside the first view, so that what is typed right after Ctrl+K is not lost. */
 const dialog = import('./FindDialog.tsx');
@@ -29,7 +30,7 @@ const Opener = styled('button')(({ theme: { vars } }) => ({
 }));
 
 /** Finds any control or command and goes to its cell; Ctrl+K opens it from everywhere. */
-export function Find() {
+export function Find({ source }: { readonly source: FindSource }) {
   const [open, setOpen] = useState(false);
   useEffect(() => {
     const onKeyDown = (event: KeyboardEvent) => {
@@ -49,7 +50,7 @@ export function Find() {
         <Keycap shortcut="Ctrl+K" />
       </Opener>
       <Suspense>
-        <FindDialog open={open} onClose={() => setOpen(false)} />
+        <FindDialog source={source} open={open} onClose={() => setOpen(false)} />
       </Suspense>
     </>
   );

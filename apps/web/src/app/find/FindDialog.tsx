@@ -2,14 +2,14 @@ import Autocomplete from '@mui/material/Autocomplete';
 import Dialog from '@mui/material/Dialog';
 import { styled } from '@mui/material/styles';
 import TextField from '@mui/material/TextField';
-import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { Keycap } from '../../pieces/Keycap.tsx';
-import { cellSelected } from '../../views/board/boardSlice.ts';
-import { selectSetup } from '../setup/selectors.ts';
 import { WORDS } from '../shell/words.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
-import { type FindItem, findItems, matching } from './findItems.ts';
+import type { FindSource, Found } from './findSource.ts';
+import { matching } from './matching.ts';
+
+const NOTHING: readonly Found[] = [];
 
 const Option = styled('li')(({ theme: { vars } }) => ({
   display: 'flex',
@@ -19,16 +19,19 @@ const Option = styled('li')(({ theme: { vars } }) => ({
   '& small': { fontSize: 12, color: vars?.palette.text.secondary },
 }));
 
+interface Props {
+  readonly source: FindSource;
+  readonly open: boolean;
+  readonly onClose: () => void;
+}
+
 /** Everything by name, to go to. */
-export function FindDialog({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
+export function FindDialog({ source, open, onClose }: Props) {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
-  const setup = useAppSelector(selectSetup);
-  const profile = useAppSelector((state) => state.board.selected?.profile ?? state.engine.engine.profile);
-  const items = useMemo(() => (open ? findItems(setup, profile) : []), [open, setup, profile]);
-  const go = (item: FindItem) => {
-    dispatch(cellSelected(item.slot));
-    void navigate('/board');
+  const items = useAppSelector((state) => (open ? source.items(state) : NOTHING));
+  const go = (item: Found) => {
+    void navigate(dispatch(item.go));
     onClose();
   };
   return (
@@ -40,10 +43,10 @@ export function FindDialog({ open, onClose }: { readonly open: boolean; readonly
       aria-label={WORDS.find}
       slotProps={{
         paper: { sx: { position: 'absolute', top: 60, padding: 3 } },
-        transition: { onExited: focusCell },
+        transition: { onExited: source.focus },
       }}
     >
-      <Autocomplete<FindItem>
+      <Autocomplete<Found>
         open
         options={items}
         getOptionLabel={({ name }) => name}
@@ -55,12 +58,12 @@ export function FindDialog({ open, onClose }: { readonly open: boolean; readonly
         onChange={(_event, item) => item && go(item)}
         onClose={(_event, reason) => reason === 'escape' && onClose()}
         slotProps={{ listbox: { sx: { maxHeight: 420 } } }}
-        renderOption={({ key, ...props }, { name, owner, kind, control, shortcut }) => (
+        renderOption={({ key, ...props }, { name, owner, hint, shortcut }) => (
           <Option key={key} {...props}>
             <span className="name">
               {name} <small>{owner}</small>
             </span>
-            {kind === 'command' && <small>{control ?? WORDS.noControl}</small>}
+            {hint !== null && <small>{hint}</small>}
             {shortcut && <Keycap shortcut={shortcut} />}
           </Option>
         )}
@@ -68,9 +71,4 @@ export function FindDialog({ open, onClose }: { readonly open: boolean; readonly
       />
     </Dialog>
   );
-}
-
-/** The keys go to the cell that was found. */
-function focusCell(): void {
-  document.querySelector<HTMLElement>('[role=gridcell][aria-selected=true]')?.focus();
 }

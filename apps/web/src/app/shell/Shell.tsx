@@ -2,8 +2,10 @@ import { styled } from '@mui/material/styles';
 import { lazy, Suspense } from 'react';
 import { Outlet, useLocation } from 'react-router';
 import { Find } from '../find/Find.tsx';
+import type { FindSource } from '../find/findSource.ts';
 import { selectSetup } from '../setup/selectors.ts';
 import { useAppSelector } from '../store.ts';
+import { ErrorBoundary } from './ErrorBoundary.tsx';
 import { FrontChip } from './FrontChip.tsx';
 import { Message } from './Message.tsx';
 import { Rail } from './Rail.tsx';
@@ -32,18 +34,21 @@ const Top = styled('header')(({ theme: { vars } }) => ({
 }));
 
 /** Rail, top bar and the view; before the set-up is read, what is going on instead. */
-export function Shell() {
+export function Shell({ find }: { readonly find: FindSource }) {
   const { setup, failed } = useAppSelector((state) => state.setup);
+  const { pathname } = useLocation();
   return (
     <Frame>
       <Rail />
       {setup ? (
         <Side>
-          <TopBar />
+          <TopBar find={find} />
           <Main>
-            <Suspense fallback={<Message title={WORDS.loading} />}>
-              <Outlet />
-            </Suspense>
+            <ErrorBoundary key={pathname}>
+              <Suspense fallback={<Message title={WORDS.loading} />}>
+                <Outlet />
+              </Suspense>
+            </ErrorBoundary>
           </Main>
           <Suspense fallback={null}>
             <Notices />
@@ -68,7 +73,7 @@ const TITLES: ReadonlyMap<string, string> = new Map([
   ['/add-device', WORDS.addDevice],
 ]);
 
-function TopBar() {
+function TopBar({ find }: { readonly find: FindSource }) {
   const setup = useAppSelector(selectSetup);
   const title = TITLES.get(useLocation().pathname);
   return (
@@ -76,7 +81,7 @@ function TopBar() {
       <h1>{title ?? setup.name}</h1>
       <FrontChip />
       <span className="fill" />
-      <Find />
+      <Find source={find} />
       <span className="undo">
         <UndoButtons />
       </span>

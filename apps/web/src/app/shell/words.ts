@@ -30,7 +30,6 @@ export const WORDS = {
   since: (time: string) => `In front since ${time}. Click to pin a profile or go back to automatic.`,
   find: 'Find a command, key or control',
   foundNothing: 'Nothing has that name or shortcut.',
-  noControl: 'no control yet',
   undo: (what: string) => `Undo: ${what}`,
   redo: (what: string) => `Redo: ${what}`,
   nothingToUndo: 'Nothing to undo',

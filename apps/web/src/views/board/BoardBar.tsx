@@ -10,7 +10,7 @@ import { useState } from 'react';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { allColumns } from './boardModel.ts';
-import { searched, viewChanged } from './boardSlice.ts';
+import { searched, selectBoardState, viewChanged } from './boardSlice.ts';
 import { LayerTabs } from './LayerTabs.tsx';
 import { WORDS } from './words.ts';
 
@@ -38,7 +38,7 @@ const Bar = styled('div')(({ theme: { vars } }) => ({
 export function BoardBar() {
   const dispatch = useAppDispatch();
   const setup = useAppSelector(selectSetup);
-  const { search, view } = useAppSelector((state) => state.board);
+  const { search, view } = useAppSelector(selectBoardState);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const columns = allColumns(setup);
   const shown = columns.length - columns.filter(({ profile }) => view.hidden.includes(profile.id)).length;

@@ -6,7 +6,7 @@ import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { useFlash } from '../../app/useFlash.ts';
 import { BoardBar } from './BoardBar.tsx';
 import { rowKey } from './boardModel.ts';
-import { cellSelected, searched, viewChanged } from './boardSlice.ts';
+import { cellSelected, searched, selectBoardState, viewChanged } from './boardSlice.ts';
 import { keepView } from './boardView.ts';
 import type { CopyFrom } from './copyFrom.ts';
 import { DOCK_HEIGHT } from './dock/dockHeight.ts';
@@ -65,7 +65,7 @@ export function BoardPage() {
   useHeardControls(use);
 
   const { devices } = useAppSelector(selectSetup);
-  const view = useAppSelector((state) => state.board.view);
+  const view = useAppSelector((state) => selectBoardState(state).view);
   useEffect(() => keepView(view), [view]);
   const focusCell = useCallback(() => {
     const focus = () =>

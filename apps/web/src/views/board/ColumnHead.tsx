@@ -7,7 +7,7 @@ import { makeEdit } from '../../app/setup/edits.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import type { BoardColumn } from './boardModel.ts';
-import { viewChanged } from './boardSlice.ts';
+import { selectBoardState, viewChanged } from './boardSlice.ts';
 import type { CopyFrom } from './copyFrom.ts';
 import { GridPart } from './GridPart.ts';
 import { type ColumnPlace, placeStyle } from './matrixLayout.ts';
@@ -25,7 +25,7 @@ interface Props {
 export function ColumnHead({ column, place, width, front, onCopy }: Props) {
   const dispatch = useAppDispatch();
   const { programs } = useAppSelector(selectSetup);
-  const { hidden, pinned } = useAppSelector((state) => state.board.view);
+  const { hidden, pinned } = useAppSelector((state) => selectBoardState(state).view);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const { profile, name } = column;
   const at = programs.findIndex(({ id }) => id === profile.program);

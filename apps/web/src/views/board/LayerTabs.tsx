@@ -12,7 +12,7 @@ import { newId } from '../../app/setup/newId.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { useDraft } from '../../app/useDraft.ts';
-import { compareSet, layerShown } from './boardSlice.ts';
+import { compareSet, layerShown, selectBoardState } from './boardSlice.ts';
 import { selectBoard } from './useBoard.ts';
 import { WORDS } from './words.ts';
 
@@ -48,7 +48,7 @@ export function LayerTabs() {
   const dispatch = useAppDispatch();
   const setup = useAppSelector(selectSetup);
   const { layer } = useAppSelector(selectBoard);
-  const compare = useAppSelector((state) => state.board.compare);
+  const compare = useAppSelector((state) => selectBoardState(state).compare);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const [renaming, setRenaming] = useState(false);
   const { layers } = setup;

@@ -4,7 +4,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { type BoardModel, rowKey } from './boardModel.ts';
-import { searched, viewChanged } from './boardSlice.ts';
+import { searched, selectBoardState, viewChanged } from './boardSlice.ts';
 import { ColumnHead } from './ColumnHead.tsx';
 import type { CopyFrom } from './copyFrom.ts';
 import { GridPart } from './GridPart.ts';
@@ -44,7 +44,7 @@ interface Props {
 export function Matrix({ model, flashing, front, onChoose, onHelp, onCopy }: Props) {
   const dispatch = useAppDispatch();
   const cell = useAppSelector(selectCell);
-  const recording = useAppSelector((state) => state.board.recording);
+  const recording = useAppSelector((state) => selectBoardState(state).recording);
   const [intent, setIntent] = useState<string | null>(null);
   const onKeyDown = useMatrixKeys(model, onChoose, onHelp);
   const scroller = useRef<HTMLDivElement>(null);

@@ -3,10 +3,10 @@ import { styled } from '@mui/material/styles';
 import { type Device, mainTriggersOf } from '@nimble-lever/core/devices';
 import { Plus } from 'lucide-react';
 import { Link } from 'react-router';
-import { benchDevice } from '../../app/bench/benchSlice.ts';
 import { useAppSelector } from '../../app/store.ts';
 import { DeviceCard } from '../../pieces/DeviceCard.tsx';
 import { DeviceDrawing } from '../../pieces/DeviceDrawing.tsx';
+import { selectSimulated, simulatedDevice } from '../../practice/devices/simulatedSlice.ts';
 import type { Use } from './use.ts';
 import { WORDS } from './words.ts';
 
@@ -40,9 +40,9 @@ interface Props {
 
 /** The rig above the matrix: pressing or turning a drawn control finds its row. */
 export function RigStrip({ devices, selected, flashing, onUse }: Props) {
-  const bench = useAppSelector((state) => state.bench);
+  const simulated = useAppSelector(selectSimulated);
   const asideOf = (device: Device) => {
-    const { plugged, low, charge } = benchDevice(bench, device);
+    const { plugged, low, charge } = simulatedDevice(simulated, device);
     if (!plugged) return WORDS.unplugged;
     if (low) return WORDS.lowBattery(charge ?? 0);
     // Many cards leave no room for more than names.

@@ -1,5 +1,6 @@
 import { BASE_LAYER, type Binding, type Slot } from '@nimble-lever/core/setup';
-import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { createSlice, type PayloadAction, type WithSlice } from '@reduxjs/toolkit';
+import { rootReducer } from '../../app/store.ts';
 import { type BoardView, keptView } from './boardView.ts';
 
 export interface BoardState {
@@ -81,3 +82,10 @@ export const {
   viewChanged,
 } = slice.actions;
 export const boardReducer = slice.reducer;
+
+declare module '../../app/store.ts' {
+  interface LazyLoadedSlices extends WithSlice<typeof slice> {}
+}
+
+/** What is chosen, shown and sought on the Board. */
+export const { selectSlice: selectBoardState } = slice.injectInto(rootReducer);

@@ -6,19 +6,25 @@ import { makeEdit, makeEdits } from '../../app/setup/edits.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { type AppThunk, type RootState, useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { type BoardModel, boardModel, placeOf, slotAt } from './boardModel.ts';
-import { cellCopied, cellSelected, recordingStarted, triggersFolded } from './boardSlice.ts';
+import {
+  cellCopied,
+  cellSelected,
+  recordingStarted,
+  selectBoardState,
+  triggersFolded,
+} from './boardSlice.ts';
 import { resolutionAt } from './lookUp.ts';
 
 /** The matrix of the set-up shown. */
 export const selectBoard = createSelector(
   [
     selectSetup,
-    (state: RootState) => hiddenByItself(state.board.selected),
-    (state: RootState) => state.board.layer,
-    (state: RootState) => state.board.compare,
-    (state: RootState) => state.board.unfolded,
-    (state: RootState) => state.board.search,
-    (state: RootState) => state.board.view,
+    (state: RootState) => hiddenByItself(selectBoardState(state).selected),
+    (state: RootState) => selectBoardState(state).layer,
+    (state: RootState) => selectBoardState(state).compare,
+    (state: RootState) => selectBoardState(state).unfolded,
+    (state: RootState) => selectBoardState(state).search,
+    (state: RootState) => selectBoardState(state).view,
   ],
   (setup, asked, layer, compare, unfolded, search, view) => {
     // A layer that was removed elsewhere is no longer shown.
@@ -37,7 +43,7 @@ function hiddenByItself(slot: Slot | null): Slot | null {
 
 /** The selected slot, unless what it stands for is gone. */
 export const selectCell = createSelector(
-  [selectBoard, (state: RootState) => state.board.selected],
+  [selectBoard, (state: RootState) => selectBoardState(state).selected],
   (model, slot) => {
     if (!slot || slot.layer !== model.layer) return null;
     const { row, column } = placeOf(model, slot);
@@ -119,7 +125,7 @@ const pasteInto =
   ({ slot, column }: Cell): AppThunk =>
   (dispatch, getState) => {
     const setup = selectSetup(getState());
-    const { copied } = getState().board;
+    const { copied } = selectBoardState(getState());
     const from = copied ? setup.profiles[copied.profile] : undefined;
     if (!copied || !from) return;
     const binding = adaptBinding(setup, copied.binding, from, column.profile, slot.trigger);

@@ -8,6 +8,7 @@ import { keySource } from '../../app/sources/keySource.ts';
 import type { Heard } from '../../app/sources/source.ts';
 import { useSources } from '../../app/sources/useSources.ts';
 import type { AppStore } from '../../app/store.ts';
+import { selectBoardState } from './boardSlice.ts';
 import type { Use } from './use.ts';
 
 /**
@@ -19,7 +20,7 @@ export function useHeardControls(heard: (device: Device, use: Use) => void): voi
   const sources = useMemo(() => {
     const isMapped = (id: string) => {
       const state = store.getState();
-      if (isTyping() || state.board.recording) return false;
+      if (isTyping() || selectBoardState(state).recording) return false;
       return controlHeard(selectSetup(state).devices, { id, change: { kind: 'down' } }) !== null;
     };
     return [keySource(isMapped), gamepadSource];

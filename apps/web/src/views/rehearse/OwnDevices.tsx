@@ -15,7 +15,8 @@ import { SourceList } from '../../app/sources/SourceList.tsx';
 import type { Heard } from '../../app/sources/source.ts';
 import { useSources } from '../../app/sources/useSources.ts';
 import { type AppStore, useAppDispatch } from '../../app/store.ts';
-import { movePointer } from './pointing.ts';
+import { selectDesk } from '../../practice/deskSlice.ts';
+import { movePointer } from '../../practice/pointing.ts';
 import { WORDS } from './words.ts';
 
 const Box = styled('aside')(({ theme: { vars } }) => ({
@@ -97,7 +98,7 @@ export function OwnDevices({ surface, onClose }: Props) {
       if (event.type !== 'pointermove') return;
       const { left, top } = element.getBoundingClientRect();
       const at = { x: event.clientX - left, y: event.clientY - top };
-      const known = store.getState().desk.pointer ?? last ?? at;
+      const known = selectDesk(store.getState()).pointer ?? last ?? at;
       last = at;
       dispatch(movePointer(at.x - known.x, at.y - known.y));
     };

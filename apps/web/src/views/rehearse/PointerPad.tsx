@@ -3,7 +3,7 @@ import { type Control, type Device, pointerGain } from '@nimble-lever/core/devic
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
 import { feed } from '../../app/engine/feed.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
-import { movePointer } from './pointing.ts';
+import { movePointer } from '../../practice/pointing.ts';
 import { WORDS } from './words.ts';
 
 const Pad = styled('div')(({ theme: { vars } }) => ({

@@ -1,28 +1,27 @@
 import { styled } from '@mui/material/styles';
 import { type ComponentType, useEffect, useRef, useState } from 'react';
 import { useStore } from 'react-redux';
-import { raiseWindow } from '../../app/desk/desk.ts';
-import { DESK_WINDOWS } from '../../app/desk/deskSlice.ts';
-import { installDesk } from '../../app/engine/desk.ts';
 import { feed } from '../../app/engine/feed.ts';
 import { type AppStore, useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { DeskPointer } from '../../practice/DeskPointer.tsx';
+import { DeskStrip } from '../../practice/DeskStrip.tsx';
+import { DESK_WINDOWS, selectDesk } from '../../practice/deskSlice.ts';
+import { raiseWindow } from '../../practice/frontWindow.ts';
+import { OtherDesk } from '../../practice/OtherDesk.tsx';
+import { ProgramWindow } from '../../practice/ProgramWindow.tsx';
+import { enterPracticeDesk } from '../../practice/practiceDesk.ts';
+import { BrindleView } from '../../practice/programs/BrindleView.tsx';
+import { FernwayView } from '../../practice/programs/FernwayView.tsx';
+import { HushboxView } from '../../practice/programs/HushboxView.tsx';
+import { LarkframeView } from '../../practice/programs/LarkframeView.tsx';
+import { QuillboardView } from '../../practice/programs/QuillboardView.tsx';
+import { isPracticeProgram, type PracticeProgram } from '../../practice/programs/standIns.ts';
+import { TallowView } from '../../practice/programs/TallowView.tsx';
+import { TinCanView } from '../../practice/programs/TinCanView.tsx';
+import { RadialOverlay } from '../../practice/RadialOverlay.tsx';
+import { Taskbar } from '../../practice/Taskbar.tsx';
 import { Account } from './Account.tsx';
-import { DeskPointer } from './DeskPointer.tsx';
-import { DeskStrip } from './DeskStrip.tsx';
-import { OtherDesk } from './OtherDesk.tsx';
 import { OwnDevices } from './OwnDevices.tsx';
-import { ProgramWindow } from './ProgramWindow.tsx';
-import { practiceDesk } from './practiceDesk.ts';
-import { BrindleView } from './programs/BrindleView.tsx';
-import { FernwayView } from './programs/FernwayView.tsx';
-import { HushboxView } from './programs/HushboxView.tsx';
-import { LarkframeView } from './programs/LarkframeView.tsx';
-import { QuillboardView } from './programs/QuillboardView.tsx';
-import { isPracticeProgram, type PracticeProgram } from './programs/standIns.ts';
-import { TallowView } from './programs/TallowView.tsx';
-import { TinCanView } from './programs/TinCanView.tsx';
-import { RadialOverlay } from './RadialOverlay.tsx';
-import { Taskbar } from './Taskbar.tsx';
 import { Tray } from './Tray.tsx';
 import { usePedalKeys } from './usePedalKeys.ts';
 import { WORDS } from './words.ts';
@@ -60,22 +59,18 @@ const PROGRAMS: Readonly<Record<PracticeProgram, { readonly view: ComponentType;
 export function RehearsePage() {
   const dispatch = useAppDispatch();
   const store = useStore() as AppStore;
-  const { order, active, shown } = useAppSelector((state) => state.desk);
+  const { order, active, shown } = useAppSelector(selectDesk);
   const surface = useRef<HTMLDivElement>(null);
   const [ownDevices, setOwnDevices] = useState(false);
 
   useEffect(() => {
-    const leave = installDesk(practiceDesk(store.dispatch, store.getState));
-    return () => {
-      store.dispatch(feed({ kind: 'reset' }));
-      leave();
-    };
-  }, [store]);
+    return dispatch(enterPracticeDesk());
+  }, [dispatch]);
   useEffect(() => {
     const onKeyDown = (event: KeyboardEvent) => {
       if (event.key !== 'F6' || !event.isTrusted) return;
       event.preventDefault();
-      const [back] = store.getState().desk.order;
+      const [back] = selectDesk(store.getState()).order;
       if (back) dispatch(raiseWindow(back));
     };
     const letGo = () => dispatch(feed({ kind: 'reset' }));

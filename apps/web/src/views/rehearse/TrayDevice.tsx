@@ -4,7 +4,6 @@ import { controlKey } from '@nimble-lever/core/engine';
 import type { Setup } from '@nimble-lever/core/setup';
 import { describeAction } from '@nimble-lever/core/words';
 import { useMemo, useState } from 'react';
-import { benchDevice } from '../../app/bench/benchSlice.ts';
 import type { Happening } from '../../app/engine/engineSlice.ts';
 import { feed } from '../../app/engine/feed.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
@@ -12,6 +11,7 @@ import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { useFlash } from '../../app/useFlash.ts';
 import { DeviceCard } from '../../pieces/DeviceCard.tsx';
 import { DeviceDrawing } from '../../pieces/DeviceDrawing.tsx';
+import { selectSimulated, simulatedDevice } from '../../practice/devices/simulatedSlice.ts';
 import { PointerPad } from './PointerPad.tsx';
 import { PEDAL_KEYS } from './usePedalKeys.ts';
 import { WORDS } from './words.ts';
@@ -29,7 +29,7 @@ const Inside = styled('div')({
 export function TrayDevice({ device: plain }: { readonly device: Device }) {
   const dispatch = useAppDispatch();
   const setup = useAppSelector(selectSetup);
-  const { held, waiting, sprung, slid } = useAppSelector((state) => state.engine.engine);
+  const { held, waiting, springs, sliderValues } = useAppSelector((state) => state.engine.engine);
   const latest = useAppSelector((state) =>
     state.engine.happenings.find(
       ({ explanation: { outcome } }) => outcome.kind === 'pressed' || outcome.kind === 'turned',
@@ -42,8 +42,8 @@ export function TrayDevice({ device: plain }: { readonly device: Device }) {
     [plain],
   );
   const { id } = device;
-  const bench = useAppSelector((state) => state.bench);
-  const { plugged, low, charge } = benchDevice(bench, plain);
+  const simulated = useAppSelector(selectSimulated);
+  const { plugged, low, charge } = simulatedDevice(simulated, plain);
 
   const turn = (control: Control, unit: 'degrees' | 'detents', amount: number) => {
     const detent = control.rotor?.kind === 'detented' ? control.rotor.detentDegrees : 1;
@@ -56,11 +56,11 @@ export function TrayDevice({ device: plain }: { readonly device: Device }) {
   const places = Object.fromEntries(
     device.controls.flatMap((control): [string, number][] => {
       const key = controlKey(id, control.id);
-      const at = sprung[key]?.position ?? slid[key];
+      const at = springs[key]?.position ?? sliderValues[key];
       return at === undefined ? [] : [[control.id, at]];
     }),
   );
-  const down = [...Object.keys(held), ...Object.keys(sprung)];
+  const down = [...Object.keys(held), ...Object.keys(springs)];
   for (const [key, { down: isDown }] of Object.entries(waiting)) if (isDown) down.push(key);
   const own = down.filter((key) => key.startsWith(`${id}/`)).map((key) => key.slice(id.length + 1));
   const isLatest = latest !== undefined && deviceOf(latest) === id;

@@ -6,13 +6,13 @@ import type { Device } from '@nimble-lever/core/devices';
 import { asItCame, changesOf, itemAt, sameJson } from '@nimble-lever/core/setup';
 import { profileName } from '@nimble-lever/core/words';
 import type { ReactNode } from 'react';
-import { setPlugged } from '../../app/bench/bench.ts';
-import { benchDevice, chargeSet } from '../../app/bench/benchSlice.ts';
 import { makeEdit, makeEdits } from '../../app/setup/edits.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { useDraft } from '../../app/useDraft.ts';
 import { ChoiceField } from '../../pieces/ChoiceField.tsx';
+import { setPlugged } from '../../practice/devices/setPlugged.ts';
+import { chargeSet, selectSimulated, simulatedDevice } from '../../practice/devices/simulatedSlice.ts';
 import { WORDS } from './words.ts';
 
 const Box = styled('header')(({ theme: { vars } }) => ({
@@ -48,8 +48,8 @@ interface Props {
 export function DeviceHead({ device, profile, layer, onProfile, onLayer, children }: Props) {
   const dispatch = useAppDispatch();
   const setup = useAppSelector(selectSetup);
-  const bench = useAppSelector((state) => state.bench);
-  const { plugged, charge } = benchDevice(bench, device);
+  const simulated = useAppSelector(selectSimulated);
+  const { plugged, charge } = simulatedDevice(simulated, device);
   const at = itemAt.device(device.id);
   const name = useDraft(device.name, (text) => {
     const next = text.trim();

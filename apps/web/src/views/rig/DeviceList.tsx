@@ -2,9 +2,9 @@ import { styled } from '@mui/material/styles';
 import type { Device } from '@nimble-lever/core/devices';
 import { itemAt, moveTo } from '@nimble-lever/core/setup';
 import { BatteryLow, BatteryMedium, ChevronDown, ChevronUp, Plug, Unplug } from 'lucide-react';
-import { benchDevice } from '../../app/bench/benchSlice.ts';
 import { makeEdit } from '../../app/setup/edits.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { selectSimulated, simulatedDevice } from '../../practice/devices/simulatedSlice.ts';
 import { AddDevice } from './AddDevice.tsx';
 import { WORDS } from './words.ts';
 
@@ -126,8 +126,8 @@ export function DeviceList({ devices, selected, onSelect }: Props) {
 }
 
 function DeviceState({ device }: { readonly device: Device }) {
-  const bench = useAppSelector((state) => state.bench);
-  const { plugged, charge, low } = benchDevice(bench, device);
+  const simulated = useAppSelector(selectSimulated);
+  const { plugged, charge, low } = simulatedDevice(simulated, device);
   return (
     <span className={plugged ? 'state' : 'state gone'}>
       {plugged ? <Plug size={12} aria-hidden /> : <Unplug size={12} aria-hidden />}

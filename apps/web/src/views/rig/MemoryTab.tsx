@@ -11,10 +11,10 @@ import {
   triggerNameIn,
 } from '@nimble-lever/core/words';
 import { useMemo, useState } from 'react';
-import { clearSlot, readSlot, writeSlot } from '../../app/bench/deviceMemory.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppSelector } from '../../app/store.ts';
 import { ChoiceField } from '../../pieces/ChoiceField.tsx';
+import { clearSlot, readSlot, writeSlot } from '../../practice/devices/deviceMemory.ts';
 import { TuneCard } from './TuneCard.tsx';
 import { WORDS } from './words.ts';
 

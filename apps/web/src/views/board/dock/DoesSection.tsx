@@ -2,17 +2,19 @@ import { styled } from '@mui/material/styles';
 import { lazy, type RefObject, Suspense, useMemo, useState } from 'react';
 import { selectCompiled } from '../../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../app/store.ts';
-import { recordingEnded, recordingStarted } from '../boardSlice.ts';
+import { ActionPicker } from '../../../editors/ActionPicker.tsx';
+import { SentFields } from '../../../editors/SentFields.tsx';
+import { recordingEnded, recordingStarted, selectBoardState } from '../boardSlice.ts';
 import { WORDS } from '../words.ts';
-import { ActionPicker } from './ActionPicker.tsx';
 import { HeardByFields } from './HeardByFields.tsx';
 import { PulseDrawing } from './PulseDrawing.tsx';
 import { Section } from './Section.tsx';
-import { SentFields } from './SentFields.tsx';
 import { triedOut } from './triedOut.ts';
 import type { CellEdits } from './useCellEdits.ts';
 
-const RingEditor = lazy(async () => ({ default: (await import('./RingEditor.tsx')).RingEditor }));
+const RingEditor = lazy(async () => ({
+  default: (await import('../../../editors/RingEditor.tsx')).RingEditor,
+}));
 
 const Fields = styled('div')({
   display: 'grid',
@@ -32,11 +34,21 @@ export function DoesSection({ edits, chooserRef, onDone }: Props) {
   const { cell, binding, target } = edits;
   const dispatch = useAppDispatch();
   const compiled = useAppSelector(selectCompiled);
-  const recording = useAppSelector((state) => state.board.recording);
+  const recording = useAppSelector((state) => selectBoardState(state).recording);
   const [composing, setComposing] = useState(false);
   const [ring, setRing] = useState<string | null>(null);
   const tried = useMemo(() => triedOut(compiled, cell.slot), [compiled, cell.slot]);
   const isOff = binding?.behaviour.kind === 'off';
+  const sent = (
+    <SentFields
+      setup={edits.setup}
+      behaviour={binding?.behaviour ?? null}
+      turns={edits.turns}
+      rotor={cell.row.control.rotor}
+      onStyle={edits.setStyle}
+      onOptions={edits.setOptions}
+    />
+  );
   return (
     <Section title={WORDS.does}>
       <Fields>
@@ -71,7 +83,7 @@ export function DoesSection({ edits, chooserRef, onDone }: Props) {
           />
         </Suspense>
       )}
-      {isOff ? <HeardByFields edits={edits} /> : <SentFields edits={edits} />}
+      {isOff ? <HeardByFields edits={edits} /> : sent}
       <PulseDrawing tried={tried} />
     </Section>
   );

@@ -3,12 +3,12 @@ import Select from '@mui/material/Select';
 import { styled } from '@mui/material/styles';
 import { programName } from '@nimble-lever/core/words';
 import { useState } from 'react';
+import type { ActionTarget } from '../../../editors/actionTarget.ts';
+import { takeSteps } from '../../../editors/actionTarget.ts';
+import { Composer } from '../../../editors/Composer.tsx';
+import { LiveRecorder } from '../../../editors/LiveRecorder.tsx';
+import { TypedShortcut } from '../../../editors/TypedShortcut.tsx';
 import { WORDS } from '../words.ts';
-import type { ActionTarget } from './actionTarget.ts';
-import { takeSteps } from './actionTarget.ts';
-import { Composer } from './Composer.tsx';
-import { LiveRecorder } from './LiveRecorder.tsx';
-import { TypedShortcut } from './TypedShortcut.tsx';
 import type { CellEdits } from './useCellEdits.ts';
 
 const Line = styled('div')(({ theme: { vars } }) => ({

@@ -13,8 +13,8 @@ import {
 import { makeEdits } from '../../../app/setup/edits.ts';
 import { selectSetup } from '../../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../app/store.ts';
+import type { ActionTarget } from '../../../editors/actionTarget.ts';
 import { selectCell } from '../useBoard.ts';
-import type { ActionTarget } from './actionTarget.ts';
 
 /** What is set at the selected cell, and the edits that change it. Null where no cell is selected. */
 export function useCellEdits() {

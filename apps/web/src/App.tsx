@@ -1,0 +1,69 @@
+import Button from '@mui/material/Button';
+import CssBaseline from '@mui/material/CssBaseline';
+import { ThemeProvider } from '@mui/material/styles';
+import { lazy } from 'react';
+import { Provider } from 'react-redux';
+import { BrowserRouter, Link, Navigate, Route, Routes } from 'react-router';
+import { KeyboardProvider } from './app/keyboard/KeyboardProvider.tsx';
+import { ErrorBoundary } from './app/shell/ErrorBoundary.tsx';
+import { Message } from './app/shell/Message.tsx';
+import { Shell } from './app/shell/Shell.tsx';
+import { WORDS } from './app/shell/words.ts';
+import type { AppStore } from './app/store.ts';
+import { theme } from './app/theme/theme.ts';
+import { boardFinder } from './views/board/boardFinder.ts';
+
+const BoardPage = lazy(async () => ({ default: (await import('./views/board/BoardPage.tsx')).BoardPage }));
+const RehearsePage = lazy(async () => ({
+  default: (await import('./views/rehearse/RehearsePage.tsx')).RehearsePage,
+}));
+
+const SettingsPage = lazy(async () => ({
+  default: (await import('./views/settings/SettingsPage.tsx')).SettingsPage,
+}));
+const AddDevicePage = lazy(async () => ({
+  default: (await import('./views/addDevice/AddDevicePage.tsx')).AddDevicePage,
+}));
+
+const RigPage = lazy(async () => ({ default: (await import('./views/rig/RigPage.tsx')).RigPage }));
+
+/** The whole page. */
+export function App({ store }: { readonly store: AppStore }) {
+  return (
+    <Provider store={store}>
+      <ThemeProvider theme={theme} defaultMode="system" disableTransitionOnChange>
+        <CssBaseline />
+        <ErrorBoundary>
+          <KeyboardProvider>
+            <BrowserRouter>
+              <Views />
+            </BrowserRouter>
+          </KeyboardProvider>
+        </ErrorBoundary>
+      </ThemeProvider>
+    </Provider>
+  );
+}
+
+function Views() {
+  const notFound = (
+    <Message title={WORDS.notFound}>
+      <Button component={Link} to="/board">
+        {WORDS.toBoard}
+      </Button>
+    </Message>
+  );
+  return (
+    <Routes>
+      <Route element={<Shell find={boardFinder} />}>
+        <Route index element={<Navigate to="/board" replace />} />
+        <Route path="board" element={<BoardPage />} />
+        <Route path="rig" element={<RigPage />} />
+        <Route path="rehearse" element={<RehearsePage />} />
+        <Route path="settings" element={<SettingsPage />} />
+        <Route path="add-device" element={<AddDevicePage />} />
+        <Route path="*" element={notFound} />
+      </Route>
+    </Routes>
+  );
+}

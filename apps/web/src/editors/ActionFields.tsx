@@ -1,0 +1,213 @@
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import { styled } from '@mui/material/styles';
+import type { Action, Message } from '@nimble-lever/core/setup';
+import { ChoiceField } from '../pieces/ChoiceField.tsx';
+import { NumberField } from '../pieces/NumberField.tsx';
+import type { ActionTarget } from './actionTarget.ts';
+import { TextActionField } from './TextActionField.tsx';
+import { WORDS } from './words.ts';
+
+const Row = styled('div')({ display: 'flex', flexWrap: 'wrap', gap: 6, alignItems: 'center', minHeight: 32 });
+
+type Kind = Action['kind'];
+type Of<Own extends Kind> = Extract<Action, { kind: Own }>;
+
+const WITHOUT: readonly Kind[] = ['shortcut', 'command', 'sequence'];
+
+/** Whether an action is no shortcut, so that other things than keys are asked of it. */
+export function hasFields({ kind }: Action): boolean {
+  return !WITHOUT.includes(kind);
+}
+
+interface Props {
+  readonly target: ActionTarget;
+  readonly action: Action;
+  readonly onEditRing: (menu: string) => void;
+}
+
+/** What only this action asks: its text, its numbers, its device… */
+export function ActionFields({ target, action, onEditRing }: Props) {
+  const { setAction, setup } = target;
+  switch (action.kind) {
+    case 'text':
+      return <TextActionField action={action} onChange={setAction} />;
+    case 'click':
+      return <ClickFields action={action} onChange={setAction} />;
+    case 'wheel':
+      return (
+        <Row>
+          <NumberField
+            label={WORDS.ticks}
+            value={Math.abs(action.ticks)}
+            min={1}
+            max={20}
+            onChange={(ticks) => setAction({ ...action, ticks: Math.sign(action.ticks) * ticks })}
+          />
+        </Row>
+      );
+    case 'layer':
+      return (
+        <Row>
+          <ChoiceField
+            label={WORDS.layerMode}
+            value={action.mode}
+            options={[
+              ['on', WORDS.layerModes.on],
+              ['once', WORDS.layerModes.once],
+            ]}
+            onChange={(mode) => setAction({ ...action, mode })}
+          />
+        </Row>
+      );
+    case 'program':
+      return (
+        <FormControlLabel
+          label={WORDS.launches}
+          slotProps={{ typography: { variant: 'body2' } }}
+          control={
+            <Checkbox
+              size="small"
+              checked={action.launch}
+              onChange={({ target: { checked } }) => setAction({ ...action, launch: checked })}
+            />
+          }
+        />
+      );
+    case 'radial':
+      return <Button onClick={() => onEditRing(action.menu)}>{WORDS.editRing}</Button>;
+    case 'message':
+      return (
+        <MessageFields message={action.message} onChange={(message) => setAction({ ...action, message })} />
+      );
+    case 'speed':
+    case 'computer':
+      return <OfDevice setup={setup} action={action} onChange={setAction} />;
+    default:
+      return <Row />;
+  }
+}
+
+function ClickFields({ action, onChange }: { action: Of<'click'>; onChange: (action: Action) => void }) {
+  const { at, count } = action;
+  return (
+    <Row>
+      <ChoiceField
+        label={WORDS.clicks}
+        value={String(count)}
+        options={WORDS.clickCounts.map((name, i) => [String(i + 1), name])}
+        onChange={(next) => onChange({ ...action, count: Number(next) })}
+      />
+      <ChoiceField
+        label={WORDS.clicks}
+        value={at?.from ?? 'none'}
+        options={(['none', 'pointer', 'window', 'screen'] as const).map((from) => [
+          from,
+          WORDS.clickFrom[from],
+        ])}
+        onChange={(from) =>
+          onChange({ ...action, at: from === 'none' ? null : { from, x: at?.x ?? 0, y: at?.y ?? 0 } })
+        }
+      />
+      {at &&
+        (['x', 'y'] as const).map((axis) => (
+          <NumberField
+            key={axis}
+            label={axis === 'x' ? WORDS.across : WORDS.downwards}
+            value={at[axis]}
+            min={-20_000}
+            max={20_000}
+            onChange={(value) => onChange({ ...action, at: { ...at, [axis]: value } })}
+          />
+        ))}
+    </Row>
+  );
+}
+
+function OfDevice({
+  setup,
+  action,
+  onChange,
+}: {
+  setup: ActionTarget['setup'];
+  action: Of<'speed'> | Of<'computer'>;
+  onChange: (action: Action) => void;
+}) {
+  const owner = setup.devices.find(({ id }) => id === action.device);
+  const names = (count: number, name: (i: number) => string) =>
+    Array.from({ length: count }, (_, i) => [String(i), name(i)] as const);
+  return (
+    <Row>
+      <ChoiceField
+        label={WORDS.ofDevice}
+        value={action.device ?? ''}
+        options={[['', WORDS.ownDevice], ...setup.devices.map(({ id, name }) => [id, name] as const)]}
+        onChange={(id) => onChange({ ...action, device: id === '' ? null : id })}
+      />
+      {action.kind === 'speed' && (action.change === 'set' || action.change === 'while-held') && (
+        <ChoiceField
+          label={WORDS.speedStep}
+          value={String(action.step)}
+          options={names(8, (i) => WORDS.speedNumber(i + 1))}
+          onChange={(step) => onChange({ ...action, step: Number(step) })}
+        />
+      )}
+      {action.kind === 'computer' && action.change === 'set' && (
+        <ChoiceField
+          label={WORDS.computerNumber(1)}
+          value={String(action.computer)}
+          options={names(3, (i) => owner?.settings.computers[i] ?? WORDS.computerNumber(i + 1))}
+          onChange={(computer) => onChange({ ...action, computer: Number(computer) })}
+        />
+      )}
+    </Row>
+  );
+}
+
+function MessageFields({ message, onChange }: { message: Message; onChange: (message: Message) => void }) {
+  const most = message.protocol === 'midi' ? 127 : 1e6;
+  const ends = (['low', 'high'] as const).map((end) => (
+    <NumberField
+      key={end}
+      label={WORDS[end]}
+      value={message[end]}
+      min={message.protocol === 'midi' ? 0 : -most}
+      max={most}
+      whole={message.protocol === 'midi'}
+      onChange={(value) => onChange({ ...message, [end]: value })}
+    />
+  ));
+  if (message.protocol === 'osc') {
+    return (
+      <Row>
+        <TextActionField
+          action={{ kind: 'text', text: message.address }}
+          label={WORDS.address}
+          pattern={/^(\/[^\s#*,/?[\]{}]+)+$/}
+          onChange={({ text }) => onChange({ ...message, address: text })}
+        />
+        {ends}
+      </Row>
+    );
+  }
+  return (
+    <Row>
+      <NumberField
+        label={WORDS.channel}
+        value={message.channel}
+        min={1}
+        max={16}
+        onChange={(channel) => onChange({ ...message, channel })}
+      />
+      <NumberField
+        label={WORDS.controller}
+        value={message.controller}
+        min={0}
+        max={127}
+        onChange={(controller) => onChange({ ...message, controller })}
+      />
+      {ends}
+    </Row>
+  );
+}

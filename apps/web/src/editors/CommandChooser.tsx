@@ -1,0 +1,92 @@
+import Autocomplete from '@mui/material/Autocomplete';
+import { styled } from '@mui/material/styles';
+import TextField from '@mui/material/TextField';
+import { describeAction } from '@nimble-lever/core/words';
+import type { RefObject } from 'react';
+import { Keycap } from '../pieces/Keycap.tsx';
+import { type ActionChoice, actionChoices, choiceId } from './actionChoices.ts';
+import type { ActionTarget } from './actionTarget.ts';
+import { WORDS } from './words.ts';
+
+const Option = styled('li')(({ theme: { vars } }) => ({
+  display: 'flex',
+  gap: 8,
+  fontSize: 13,
+  '& .name': { flex: 1 },
+  '& kbd': { color: vars?.palette.text.primary },
+}));
+
+interface Props {
+  readonly target: ActionTarget;
+  readonly inputRef?: RefObject<HTMLInputElement | null>;
+  /** A radial menu is to be made first. */
+  readonly onNewRing: () => void;
+  /** Chosen or left: the keys go back to where they were. */
+  readonly onDone: () => void;
+}
+
+/** The commands of the program, the common ones, and all else a control can do, by search. */
+export function CommandChooser({ target, inputRef, onNewRing, onDone }: Props) {
+  const { setup, profile, action, setAction } = target;
+  const choices = actionChoices(target);
+  const info = action && describeAction(setup, profile, action);
+  const own = action && (info?.command ? `command ${info.command.id}` : choiceId(action));
+  // Chosen by id, which stays the same while the set-up changes: with another value, what is typed is forgotten.
+  const value = own && choices.some(({ id }) => id === own) ? own : null;
+  const placeholder = info && !value ? info.name : WORDS.chooseCommand;
+  return (
+    <Autocomplete
+      key={target.place}
+      options={choices}
+      value={value}
+      groupBy={({ group }) => group}
+      getOptionLabel={(option) => option.name}
+      getOptionValue={({ id }) => id}
+      filterOptions={(options, { inputValue }) => matching(options, inputValue)}
+      disableClearable={value !== null}
+      openOnFocus
+      selectOnFocus
+      blurOnSelect
+      size="small"
+      onChange={(_event, id) => {
+        const choice = choices.find((choice) => choice.id === id);
+        if (choice?.action) setAction(choice.action);
+        else if (choice) return onNewRing();
+        onDone();
+      }}
+      onKeyDown={(event) => {
+        if (event.key === 'Escape') onDone();
+      }}
+      slotProps={{
+        popper: { placement: 'top-start', modifiers: [{ name: 'flip', enabled: false }] },
+        listbox: { sx: { maxHeight: 320 } },
+      }}
+      renderOption={({ key, ...props }, option) => (
+        <Option key={key} {...props}>
+          <span className="name">{option.name}</span>
+          {option.shortcut && <Keycap shortcut={option.shortcut} />}
+        </Option>
+      )}
+      renderInput={(params) => (
+        <TextField
+          {...params}
+          inputRef={inputRef}
+          placeholder={placeholder}
+          aria-label={WORDS.chooseCommand}
+          slotProps={{
+            ...params.slotProps,
+            htmlInput: { ...params.slotProps.htmlInput, 'aria-label': WORDS.chooseCommand },
+          }}
+        />
+      )}
+    />
+  );
+}
+
+/** What has in its name or shortcut all that was typed. */
+function matching(choices: readonly ActionChoice[], typed: string): ActionChoice[] {
+  const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
+  return choices.filter(({ name, shortcut }) =>
+    words.every((word) => `${name} ${shortcut ?? ''}`.toLowerCase().includes(word)),
+  );
+}

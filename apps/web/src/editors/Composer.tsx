@@ -1,0 +1,132 @@
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import OutlinedInput from '@mui/material/OutlinedInput';
+import { styled } from '@mui/material/styles';
+import {
+  BARE,
+  formatShortcut,
+  KEY_TABLE,
+  legendOf,
+  MODIFIERS,
+  modifierOf,
+  type Shortcut,
+  searchKeys,
+} from '@nimble-lever/core/keys';
+import { useContext, useState } from 'react';
+import { shortcutWarnings } from '../app/keyboard/typedShortcut.ts';
+import { UseInstead } from '../app/keyboard/UseInstead.tsx';
+import { useAppSelector } from '../app/store.ts';
+import { DrawnKeyboard } from '../pieces/DrawnKeyboard.tsx';
+import { Keycap } from '../pieces/Keycap.tsx';
+import { KeyboardContext } from '../pieces/keyboard.ts';
+import { WORDS } from './words.ts';
+
+const Body = styled('div')(({ theme: { vars } }) => ({
+  display: 'flex',
+  flexDirection: 'column',
+  gap: 14,
+  padding: 20,
+  overflow: 'auto',
+  '& h2': { margin: 0, fontSize: 15, fontWeight: 650 },
+  '& p': { margin: 0, fontSize: 12, color: vars?.palette.text.secondary },
+}));
+const Line = styled('div')({ display: 'flex', gap: 10, alignItems: 'center', minHeight: 32 });
+const Found = styled('div')({ flex: 1, maxWidth: 740, display: 'flex', flexWrap: 'wrap', gap: 6 });
+
+interface Props {
+  readonly open: boolean;
+  readonly onUse: (notation: string) => void;
+  readonly onClose: () => void;
+}
+
+const EMPTY: Shortcut = { ...BARE, code: null };
+
+/** Keys beside those of the drawn keyboard, by kind. */
+const FURTHER = KEY_TABLE.filter(
+  ({ kind, code }) =>
+    ['media', 'browser', 'launch', 'language'].includes(kind) || /^F(1[3-9]|2\d)$/.test(code),
+);
+
+/** A shortcut put together from keys on screen: for what the system or the browser keeps, and keys one lacks. */
+export function Composer({ open, onUse, onClose }: Props) {
+  const { platform, legends } = useContext(KeyboardContext);
+  const layout = useAppSelector((state) => state.keyboard.layout);
+  const [shortcut, setShortcut] = useState<Shortcut>(EMPTY);
+  const [before, setBefore] = useState<readonly string[]>([]);
+  const [typed, setTyped] = useState('');
+  const close = () => {
+    setShortcut(EMPTY);
+    setBefore([]);
+    setTyped('');
+    onClose();
+  };
+  const choose = (chosen: string) => {
+    onUse(chosen);
+    close();
+  };
+  const toggle = (code: string) => {
+    const modifier = modifierOf(code);
+    if (modifier) setShortcut({ ...shortcut, [modifier]: !shortcut[modifier] });
+    else setShortcut({ ...shortcut, code: shortcut.code === code ? null : code });
+  };
+  const isSomething = formatShortcut(shortcut) !== '';
+  const notation = [...before, ...(isSomething ? [formatShortcut(shortcut)] : [])].join(', ');
+  const pressed = new Set([
+    ...MODIFIERS.filter(({ name }) => shortcut[name]).map(({ code }) => code),
+    ...(shortcut.code ? [shortcut.code] : []),
+  ]);
+  const keys = typed.trim() === '' ? FURTHER : searchKeys(typed);
+  const warnings = shortcutWarnings(notation, platform, layout);
+  return (
+    <Dialog open={open} onClose={close} maxWidth={false} aria-labelledby="composer">
+      <Body>
+        <h2 id="composer">{WORDS.composeTitle}</h2>
+        <DrawnKeyboard pressed={pressed} onKey={toggle} whole />
+        <Line>
+          <OutlinedInput
+            value={typed}
+            placeholder={WORDS.searchKey}
+            onChange={({ target }) => setTyped(target.value)}
+            inputProps={{ 'aria-label': WORDS.searchKey }}
+            sx={{ width: 220, flex: 'none', alignSelf: 'flex-start' }}
+          />
+          <Found aria-label={WORDS.keysFound} role="group">
+            {keys.slice(0, 24).map(({ code }) => (
+              <Button
+                key={code}
+                size="small"
+                variant={pressed.has(code) ? 'contained' : 'outlined'}
+                title={code}
+                aria-pressed={pressed.has(code)}
+                onClick={() => toggle(code)}
+              >
+                {legendOf(code, platform, legends)}
+              </Button>
+            ))}
+            {keys.length === 0 && <p>{WORDS.noKeyFound}</p>}
+          </Found>
+        </Line>
+        <Line role="status">
+          {notation ? <Keycap shortcut={notation} /> : <p>{WORDS.composeHint}</p>}
+          {warnings.length > 0 && <p>{warnings.join(' ')}</p>}
+          <UseInstead notation={notation} onUse={choose} />
+        </Line>
+        <Line>
+          <Button variant="contained" disabled={notation === ''} onClick={() => choose(notation)}>
+            {WORDS.use}
+          </Button>
+          <Button
+            disabled={!isSomething || before.length > 2}
+            onClick={() => {
+              setBefore([...before, formatShortcut(shortcut)]);
+              setShortcut(EMPTY);
+            }}
+          >
+            {WORDS.further}
+          </Button>
+          <Button onClick={close}>{WORDS.cancel}</Button>
+        </Line>
+      </Body>
+    </Dialog>
+  );
+}

@@ -1,0 +1,118 @@
+import Button from '@mui/material/Button';
+import { styled } from '@mui/material/styles';
+import { EMPTY_RECORDING, formatShortcut, type Recording, recordKey } from '@nimble-lever/core/keys';
+import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
+import { Keycap } from '../pieces/Keycap.tsx';
+import { WORDS } from './words.ts';
+
+const Row = styled('div')({
+  display: 'flex',
+  gap: 8,
+  alignItems: 'center',
+  gridColumn: '1 / -1',
+  '& button': { minWidth: 0, padding: '0 10px' },
+});
+const Recorder = styled('div')(({ theme: { vars } }) => ({
+  flex: 1,
+  minWidth: 0,
+  height: 32,
+  display: 'flex',
+  alignItems: 'center',
+  gap: 8,
+  padding: '0 10px',
+  borderRadius: 8,
+  fontSize: 12,
+  whiteSpace: 'nowrap',
+  overflow: 'hidden',
+  color: vars?.palette.text.secondary,
+  border: `2px solid ${vars?.palette.tokens.accent}`,
+  backgroundColor: vars?.palette.tokens.sheet,
+  '&:focus-visible': { outline: 'none' },
+  '& kbd': { color: vars?.palette.text.primary },
+}));
+
+interface Props {
+  /** Takes a shortcut in our notation, steps parted by commas; gives the name of the command that has it. */
+  readonly onTaken: (notation: string) => string | null;
+  readonly onCompose: () => void;
+  readonly onLeave: () => void;
+}
+
+/**
+ * Hears keys until a shortcut's keys have all come up, and takes it; the next one replaces it at once, or becomes a
+ * further step where that was asked for. Escape and the button leave; Tab moves on.
+ */
+export function LiveRecorder({ onTaken, onCompose, onLeave }: Props) {
+  const [recording, setRecording] = useState<Recording>(EMPTY_RECORDING);
+  const [taken, setTaken] = useState<readonly string[]>([]);
+  const [further, setFurther] = useState(false);
+  const [command, setCommand] = useState<string | null>(null);
+  const box = useRef<HTMLDivElement>(null);
+  useEffect(() => box.current?.focus(), []);
+
+  const hear = (event: KeyboardEvent, down: boolean) => {
+    if (event.key === 'Tab') return;
+    event.preventDefault();
+    event.stopPropagation();
+    if (event.key === 'Escape') {
+      if (down) onLeave();
+      return;
+    }
+    if (event.repeat) return;
+    const next = recordKey(recording, { down, code: event.code, altGraph: event.key === 'AltGraph' });
+    setRecording(next);
+    if (!next.taken) return;
+    const steps = [...(further ? taken : []), formatShortcut(next.taken)];
+    setTaken(steps);
+    setFurther(false);
+    setCommand(onTaken(steps.join(', ')));
+  };
+  const { seen, unknown, down } = recording;
+  const busy = down.length > 0;
+  const words = unknown
+    ? WORDS.unknownKey(unknown)
+    : busy
+      ? ''
+      : further
+        ? WORDS.pressNext
+        : taken.length > 0
+          ? WORDS.taken(command)
+          : WORDS.pressKeys;
+  const shown = busy && seen ? [...(further ? taken : []), formatShortcut(seen)] : taken;
+  return (
+    <Row
+      onBlur={(event) => {
+        if (!event.currentTarget.contains(event.relatedTarget)) onLeave();
+      }}
+    >
+      <Recorder
+        ref={box}
+        role="textbox"
+        aria-readonly
+        aria-label={`${WORDS.pressKeys} ${WORDS.escLeaves}.`}
+        tabIndex={0}
+        onKeyDown={(event) => hear(event, true)}
+        onKeyUp={(event) => hear(event, false)}
+      >
+        <span aria-live="polite">{shown.length > 0 && <Keycap shortcut={shown.join(', ')} />}</span>
+        {words}
+      </Recorder>
+      <Button
+        disabled={taken.length === 0 || taken.length > 3}
+        title={WORDS.furtherMeans}
+        onClick={() => {
+          setFurther(true);
+          box.current?.focus();
+        }}
+      >
+        {WORDS.further}
+      </Button>
+      <Button onClick={onCompose} title={WORDS.composeMeans}>
+        {WORDS.otherKeys}
+      </Button>
+      <Button onClick={onLeave} title={WORDS.escLeaves}>
+        {WORDS.stop}
+      </Button>
+    </Row>
+  );
+}

@@ -1,0 +1,63 @@
+import OutlinedInput from '@mui/material/OutlinedInput';
+import { styled } from '@mui/material/styles';
+import { EVERYWHERE, type RadialItem, type SingleEdit } from '@nimble-lever/core/setup';
+import { useState } from 'react';
+import { selectSetup } from '../app/setup/selectors.ts';
+import { useAppSelector } from '../app/store.ts';
+import { useDraft } from '../app/useDraft.ts';
+import { ActionPicker } from './ActionPicker.tsx';
+import type { ActionTarget } from './actionTarget.ts';
+import { IconField } from './IconField.tsx';
+import { WORDS } from './words.ts';
+
+const Row = styled('div')({ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 8, alignItems: 'start' });
+
+interface Props {
+  /** Stands for the item. */
+  readonly place: string;
+  readonly item: RadialItem;
+  /** `first` is edited with it, as one. */
+  readonly onChange: (item: RadialItem, first?: readonly SingleEdit[]) => void;
+  readonly onEditRing: (menu: string) => void;
+}
+
+/** Label, icon and action of one item of a radial menu. It runs common commands, or shortcuts of any program. */
+export function RingItemFields({ place, item, onChange, onEditRing }: Props) {
+  const setup = useAppSelector(selectSetup);
+  const [recording, setRecording] = useState(false);
+  const [composing, setComposing] = useState(false);
+  const label = useDraft(item.label, (text) => {
+    if (text.trim()) onChange({ ...item, label: text.trim() });
+  });
+  const profile = setup.profiles[EVERYWHERE];
+  if (!profile) return null;
+  const target: ActionTarget = {
+    place,
+    setup,
+    profile,
+    programName: '',
+    action: item.action,
+    onlyMessages: false,
+    setAction: (action, first) => onChange({ ...item, action }, first),
+  };
+  return (
+    <>
+      <Row>
+        <OutlinedInput {...label} inputProps={{ 'aria-label': WORDS.ring.label, maxLength: 24 }} />
+        <IconField icon={item.icon} onChange={(icon) => onChange({ ...item, icon })} />
+      </Row>
+      <Row style={{ gridTemplateColumns: '1fr' }}>
+        <ActionPicker
+          target={target}
+          recording={recording}
+          composing={composing}
+          onRecord={() => setRecording(true)}
+          onStop={() => setRecording(false)}
+          onCompose={setComposing}
+          onEditRing={onEditRing}
+          onDone={() => undefined}
+        />
+      </Row>
+    </>
+  );
+}

@@ -1,0 +1,29 @@
+import OutlinedInput from '@mui/material/OutlinedInput';
+import type { Action } from '@nimble-lever/core/setup';
+import { useDraft } from '../app/useDraft.ts';
+import { WORDS } from './words.ts';
+
+type Text = Extract<Action, { kind: 'text' }>;
+
+interface Props {
+  readonly action: Text;
+  readonly label?: string;
+  /** What the text must be like to be taken. */
+  readonly pattern?: RegExp;
+  readonly onChange: (action: Text) => void;
+}
+
+/** The text an action types; it saves by itself. */
+export function TextActionField({ action, label = WORDS.text, pattern = /./, onChange }: Props) {
+  const draft = useDraft(action.text, (text) => {
+    if (pattern.test(text)) onChange({ kind: 'text', text });
+  });
+  return (
+    <OutlinedInput
+      {...draft}
+      fullWidth
+      error={!pattern.test(draft.value)}
+      inputProps={{ 'aria-label': label, maxLength: 2000, spellCheck: false }}
+    />
+  );
+}

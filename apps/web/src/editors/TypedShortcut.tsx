@@ -1,0 +1,123 @@
+import Button from '@mui/material/Button';
+import FormHelperText from '@mui/material/FormHelperText';
+import IconButton from '@mui/material/IconButton';
+import OutlinedInput from '@mui/material/OutlinedInput';
+import { styled } from '@mui/material/styles';
+import Tooltip from '@mui/material/Tooltip';
+import { displaySteps } from '@nimble-lever/core/keys';
+import { describeAction, shortcutProblemWords } from '@nimble-lever/core/words';
+import { Keyboard, TriangleAlert } from 'lucide-react';
+import { useContext, useState } from 'react';
+import { readTyped, shortcutWarnings } from '../app/keyboard/typedShortcut.ts';
+import { UseInstead } from '../app/keyboard/UseInstead.tsx';
+import { useAppSelector } from '../app/store.ts';
+import { KeyboardContext } from '../pieces/keyboard.ts';
+import { type ActionTarget, takeSteps } from './actionTarget.ts';
+import { WORDS } from './words.ts';
+
+const Row = styled('div')({ display: 'flex', gap: 6, alignItems: 'center' });
+const Warning = styled('p')(({ theme: { vars } }) => ({
+  // Below both fields, which keeps the words whole.
+  gridColumn: '1 / -1',
+  margin: '-4px 0 -2px',
+  display: 'flex',
+  gap: 5,
+  alignItems: 'center',
+  fontSize: 11,
+  color: vars?.palette.text.secondary,
+  '& svg': { flex: 'none', color: vars?.palette.tokens.brick },
+  '& span': { overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' },
+}));
+
+interface Props {
+  readonly target: ActionTarget;
+  /** What stands in the empty field. */
+  readonly placeholder?: string;
+  readonly onRecord: () => void;
+  readonly onCompose: () => void;
+}
+
+/** The shortcut of an action as the person's keyboard shows it; typed, or the way to recording and composing. */
+export function TypedShortcut({ target, placeholder = WORDS.typeShortcut, onRecord, onCompose }: Props) {
+  const { platform, legends } = useContext(KeyboardContext);
+  const layout = useAppSelector((state) => state.keyboard.layout);
+  const { setup, profile, action, programName } = target;
+  const info = action && describeAction(setup, profile, action);
+  const notation = info?.shortcut ?? '';
+  const shown = notation && displaySteps(notation, platform, legends);
+  const place = `${target.place}/${shown}`;
+  const [draft, setDraft] = useState({ place, text: shown, told: [] as readonly string[] });
+  const [problem, setProblem] = useState<string | null>(null);
+  const same = draft.place === place;
+  const text = same ? draft.text : shown;
+  const wrong = same ? problem : null;
+  const warnings = [
+    ...new Set([...(same ? draft.told : []), ...shortcutWarnings(notation, platform, layout)]),
+  ];
+
+  const use = (chosen: string, learnt: readonly string[] = []) => {
+    const next = displaySteps(chosen, platform, legends);
+    const command = takeSteps(target, chosen);
+    const used = command && command !== info?.name ? [WORDS.usedFor(programName, command)] : [];
+    const told = [...learnt, ...used];
+    setDraft({ place: `${target.place}/${next}`, text: next, told });
+    setProblem(null);
+  };
+  const take = () => {
+    if (text.trim() === shown) {
+      setProblem(null);
+      return;
+    }
+    const typed = readTyped(text, layout);
+    if (!typed.ok) {
+      setProblem(`${shortcutProblemWords(typed.problem)} ${shown ? `${shown} is kept.` : ''}`);
+      return;
+    }
+    use(typed.value.notation, typed.value.warnings);
+  };
+  return (
+    <>
+      <Row>
+        <OutlinedInput
+          fullWidth
+          value={text}
+          placeholder={placeholder}
+          error={wrong !== null}
+          onChange={(event) => setDraft({ place, text: event.target.value, told: [] })}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter') take();
+            if (event.key === 'Escape') setDraft({ place, text: shown, told: [] });
+          }}
+          inputProps={{
+            'aria-label': WORDS.shortcut,
+            'aria-describedby': wrong ? 'shortcut-problem' : undefined,
+            spellCheck: false,
+            autoComplete: 'off',
+            maxLength: 130,
+          }}
+          sx={{ '& input': { fontFamily: (theme) => theme.typography.mono } }}
+        />
+        <Button onClick={onRecord} title={`${WORDS.record} (R)`}>
+          {WORDS.record}
+        </Button>
+        <Tooltip title={WORDS.compose}>
+          <IconButton aria-label={WORDS.compose} onClick={onCompose}>
+            <Keyboard size={18} aria-hidden />
+          </IconButton>
+        </Tooltip>
+      </Row>
+      {wrong && (
+        <FormHelperText error id="shortcut-problem" role="alert" sx={{ gridColumn: '1 / -1', mt: -0.5 }}>
+          {wrong}
+        </FormHelperText>
+      )}
+      {!wrong && warnings[0] && (
+        <Warning role="status" title={warnings.join(' ')}>
+          <TriangleAlert size={13} aria-hidden />
+          <span>{warnings.join(' ')}</span>
+          <UseInstead notation={notation} onUse={use} />
+        </Warning>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,115 @@
+import { type Action, BASE_LAYER, type Profile, type Setup } from '@nimble-lever/core/setup';
+import { describeAction } from '@nimble-lever/core/words';
+import type { ActionTarget } from './actionTarget.ts';
+import { WORDS } from './words.ts';
+
+/** Something a control can be given to do, as the chooser lists it. */
+export interface ActionChoice {
+  readonly id: string;
+  readonly name: string;
+  readonly group: string;
+  readonly shortcut: string | null;
+  /** Null for one that is made first: a new radial menu. */
+  readonly action: Action | null;
+}
+
+/** Everything that can be chosen: the program's commands, the common ones, and what needs no command. */
+export function actionChoices({
+  setup,
+  profile,
+  programName,
+  onlyMessages,
+}: ActionTarget): readonly ActionChoice[] {
+  const messages: readonly Action[] = [
+    { kind: 'message', message: { protocol: 'osc', address: '/value', low: 0, high: 1 } },
+    { kind: 'message', message: { protocol: 'midi', channel: 1, controller: 1, low: 0, high: 127 } },
+  ];
+  const listed = (actions: readonly Action[]) => actions.map((action) => otherChoice(setup, profile, action));
+  if (onlyMessages) return listed(messages);
+  const own = setup.programs.find(({ id }) => id === profile.program)?.commands ?? [];
+  const command =
+    (group: string) =>
+    ({ id, name, shortcut }: { id: string; name: string; shortcut: string }): ActionChoice => ({
+      id: `command ${id}`,
+      name,
+      group,
+      shortcut,
+      action: { kind: 'command', command: id },
+    });
+  return [
+    ...own.map(command(WORDS.choices.program(programName))),
+    ...setup.commonCommands.map(command(WORDS.choices.common)),
+    ...listed([...otherActions(setup), ...messages]),
+    { id: 'new-ring', name: WORDS.newRing, group: WORDS.choices.other, shortcut: null, action: null },
+  ];
+}
+
+function otherActions(setup: Setup): readonly Action[] {
+  const layers = setup.layers.filter(({ id }) => id !== BASE_LAYER);
+  return [
+    { kind: 'text', text: 'heron' },
+    ...[0, 1, 2].map((button): Action => ({ kind: 'button', button })),
+    { kind: 'click', button: 0, count: 2, at: null },
+    { kind: 'wheel', ticks: 1, axis: 'vertical' },
+    { kind: 'wheel', ticks: -1, axis: 'vertical' },
+    { kind: 'wheel', ticks: 1, axis: 'horizontal' },
+    { kind: 'wheel', ticks: -1, axis: 'horizontal' },
+    ...setup.macros.map(({ id }): Action => ({ kind: 'macro', macro: id })),
+    ...setup.radialMenus.map(({ id }): Action => ({ kind: 'radial', menu: id })),
+    ...layers.map(({ id }): Action => ({ kind: 'layer', layer: id, mode: 'on' })),
+    ...layers.map(({ id }): Action => ({ kind: 'page', page: id })),
+    ...(layers.length > 0 ? [{ kind: 'page', page: null } as const] : []),
+    { kind: 'profile', change: 'next', profiles: [] },
+    { kind: 'profile', change: 'previous', profiles: [] },
+    { kind: 'profile', change: 'automatic', profiles: [] },
+    ...Object.keys(setup.profiles).map((id): Action => ({ kind: 'profile', change: 'pin', profiles: [id] })),
+    ...(['next', 'previous', 'set', 'while-held'] as const).map(
+      (change): Action => ({ kind: 'speed', device: null, change, step: 1 }),
+    ),
+    { kind: 'computer', device: null, change: 'next', computer: 0 },
+    { kind: 'computer', device: null, change: 'set', computer: 0 },
+    ...setup.programs.map(({ id }): Action => ({ kind: 'program', program: id, launch: true })),
+  ];
+}
+
+function otherChoice(setup: Setup, profile: Profile, action: Action): ActionChoice {
+  const { name, shortcut } = describeAction(setup, profile, action);
+  const called =
+    action.kind === 'text'
+      ? WORDS.typeText
+      : action.kind === 'radial' || action.kind === 'macro'
+        ? `${WORDS.kinds[action.kind]}: ${name}`
+        : name;
+  return { id: choiceId(action), name: called, group: WORDS.choices.other, shortcut, action };
+}
+
+/** What an action is listed as, whatever its numbers and texts are. */
+export function choiceId(action: Action): string {
+  switch (action.kind) {
+    case 'command':
+      return `command ${action.command}`;
+    case 'button':
+      return `button ${action.button}`;
+    case 'wheel':
+      return `wheel ${action.axis} ${Math.sign(action.ticks)}`;
+    case 'macro':
+      return `macro ${action.macro}`;
+    case 'radial':
+      return `radial ${action.menu}`;
+    case 'layer':
+      return `layer ${action.layer}`;
+    case 'page':
+      return `page ${action.page}`;
+    case 'profile':
+      return `profile ${action.change} ${action.profiles.join()}`;
+    case 'speed':
+    case 'computer':
+      return `${action.kind} ${action.change}`;
+    case 'program':
+      return `program ${action.program}`;
+    case 'message':
+      return `message ${action.message.protocol}`;
+    default:
+      return action.kind;
+  }
+}

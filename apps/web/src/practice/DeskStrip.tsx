@@ -1,0 +1,112 @@
+import Button from '@mui/material/Button';
+import { styled } from '@mui/material/styles';
+import { BASE_LAYER } from '@nimble-lever/core/setup';
+import { layerName, tidy } from '@nimble-lever/core/words';
+import { Ear, Gauge, Layers, LayoutGrid, Monitor, Pin } from 'lucide-react';
+import { selectSetup } from '../app/setup/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../app/store.ts';
+import { deskShown, selectDesk } from './deskSlice.ts';
+import { WORDS } from './words.ts';
+
+const Strip = styled('div')(({ theme: { vars } }) => ({
+  flex: 'none',
+  display: 'flex',
+  alignItems: 'center',
+  gap: 8,
+  minHeight: 36,
+  padding: '4px 12px 0',
+  '& .fill': { flex: 1 },
+  '& .MuiButton-root': { minHeight: 28, paddingBlock: 1, fontSize: 12 },
+  '& .state': {
+    display: 'inline-flex',
+    alignItems: 'center',
+    gap: 5,
+    height: 26,
+    padding: '0 9px',
+    borderRadius: 7,
+    fontSize: 12,
+    whiteSpace: 'nowrap',
+    color: vars?.palette.text.primary,
+    backgroundColor: vars?.palette.tokens.sheet,
+  },
+  '& .state.layer': { color: vars?.palette.tokens.layer, backgroundColor: vars?.palette.tokens.layerTint },
+}));
+
+interface Props {
+  readonly ownDevices: boolean;
+  readonly onOwnDevices: (on: boolean) => void;
+}
+
+/** Above the desk: which computer's desk this is, and what lasts now: layers, pages, speeds. */
+export function DeskStrip({ ownDevices, onOwnDevices }: Props) {
+  const dispatch = useAppDispatch();
+  const setup = useAppSelector(selectSetup);
+  const shown = useAppSelector((state) => selectDesk(state).shown);
+  const { layers, pages, speeds, computers } = useAppSelector((state) => state.engine.engine);
+  const [own, ...others] = [
+    setup.devices.find((device) => device.settings.computers.length > 0)?.settings.computers[0] ??
+      WORDS.thisComputer,
+    ...new Set(setup.devices.flatMap((device) => device.settings.computers.slice(1))),
+  ];
+  const desk = (name: string, id: string | null) => (
+    <Button
+      key={name}
+      variant={shown === id ? 'contained' : 'outlined'}
+      aria-pressed={shown === id}
+      startIcon={<Monitor size={14} aria-hidden />}
+      onClick={() => dispatch(deskShown(id))}
+    >
+      {name}
+    </Button>
+  );
+  const deviceOf = (id: string) => setup.devices.find((device) => device.id === id);
+  return (
+    <Strip role="group" aria-label={WORDS.now}>
+      {others.length > 0 && [desk(own ?? '', null), ...others.map((name) => desk(name, name))]}
+      <span className="fill" />
+      <span aria-live="polite" style={{ display: 'contents' }}>
+        {layers
+          .filter((layer) => layer !== BASE_LAYER)
+          .map((layer) => (
+            <span key={layer} className="state layer">
+              <Layers size={14} aria-hidden /> {WORDS.layer(layerName(setup, layer))}
+            </span>
+          ))}
+        {Object.entries(pages).map(([device, open]) => {
+          const page = open.at(-1)?.page;
+          return page === undefined ? null : (
+            <span key={device} className="state layer">
+              <LayoutGrid size={14} aria-hidden />
+              {WORDS.page(deviceOf(device)?.name ?? device, layerName(setup, page))}
+            </span>
+          );
+        })}
+        {Object.entries(speeds).map(([device, at]) => (
+          <span key={device} className="state">
+            <Gauge size={14} aria-hidden />
+            {WORDS.speed(
+              deviceOf(device)?.name ?? device,
+              tidy(deviceOf(device)?.settings.pointerSpeeds[at] ?? 1),
+            )}
+          </span>
+        ))}
+        {Object.entries(computers).map(([device, at]) => {
+          const name = deviceOf(device)?.settings.computers[at];
+          return at === 0 || !name ? null : (
+            <span key={device} className="state">
+              <Pin size={14} aria-hidden /> {WORDS.talksTo(deviceOf(device)?.name ?? device, name)}
+            </span>
+          );
+        })}
+      </span>
+      <Button
+        variant={ownDevices ? 'contained' : 'outlined'}
+        aria-pressed={ownDevices}
+        startIcon={<Ear size={14} aria-hidden />}
+        onClick={() => onOwnDevices(!ownDevices)}
+      >
+        {WORDS.useOwn}
+      </Button>
+    </Strip>
+  );
+}

@@ -1,0 +1,126 @@
+import { styled } from '@mui/material/styles';
+import type { Message } from '@nimble-lever/core/setup';
+import { type KeyboardEvent, type ReactNode, useEffect, useRef } from 'react';
+import { useAppDispatch } from '../app/store.ts';
+import type { DeskWindow } from './deskSlice.ts';
+import { raiseWindow } from './frontWindow.ts';
+import { ProgramMenu } from './ProgramMenu.tsx';
+import { keyArrived, keyLeft, messageArrived, textArrived, wheelArrived } from './programKeys.ts';
+import type { PracticeProgram } from './programs/standIns.ts';
+import { WHEEL_PX } from './wheelPx.ts';
+
+const Frame = styled('section')(({ theme: { vars } }) => ({
+  position: 'absolute',
+  display: 'flex',
+  flexDirection: 'column',
+  overflow: 'hidden',
+  borderRadius: 10,
+  border: `1px solid ${vars?.palette.divider}`,
+  boxShadow: '0 2px 6px rgb(0 0 0 / 0.14)',
+  backgroundColor: vars?.palette.tokens.sheet,
+  '& > header': {
+    flex: 'none',
+    height: 30,
+    display: 'flex',
+    alignItems: 'center',
+    justifyContent: 'space-between',
+    padding: '0 6px 0 12px',
+    fontSize: 12,
+    fontWeight: 650,
+    color: vars?.palette.text.secondary,
+    backgroundColor: vars?.palette.tokens.background,
+    borderBottom: `1px solid ${vars?.palette.divider}`,
+  },
+  '&[data-active=true]': {
+    border: `2px solid ${vars?.palette.tokens.accent}`,
+    boxShadow: '0 6px 22px rgb(0 0 0 / 0.22)',
+  },
+  '&[data-active=true] > header': {
+    color: vars?.palette.text.primary,
+    backgroundColor: vars?.palette.tokens.accentTint,
+  },
+}));
+
+const Body = styled('div')({
+  flex: 1,
+  minHeight: 0,
+  display: 'flex',
+  flexDirection: 'column',
+  '&:focus-visible': { outlineOffset: -3 },
+});
+
+interface Props {
+  readonly window: DeskWindow & { readonly id: PracticeProgram };
+  readonly place: Readonly<Record<'left' | 'top' | 'width' | 'height', string>>;
+  readonly depth: number;
+  readonly active: boolean;
+  /** It runs, but its window is not shown. */
+  readonly hidden: boolean;
+  /** Another desk is shown before it; it keeps its place, so that the pointer still points into it. */
+  readonly covered: boolean;
+  readonly children: ReactNode;
+}
+
+/** A window of a practice program. Touching it brings it to the front; keys that reach it run its commands. */
+export function ProgramWindow({ window, place, depth, active, hidden, covered, children }: Props) {
+  const dispatch = useAppDispatch();
+  const raise = () => dispatch(raiseWindow(window.id));
+  const body = useRef<HTMLDivElement>(null);
+  const { id, name } = window;
+  useEffect(() => {
+    const element = body.current;
+    if (!element) return;
+    const onText = (event: InputEvent) => {
+      if (event.data) dispatch(textArrived(id, name, event.data, !event.isTrusted));
+    };
+    const onMessage = (event: Event) => {
+      const { message, value } = (event as CustomEvent<{ message: Message; value: number }>).detail;
+      dispatch(messageArrived(id, name, message, value));
+    };
+    element.addEventListener('beforeinput', onText);
+    element.addEventListener('controlmessage', onMessage);
+    return () => {
+      element.removeEventListener('beforeinput', onText);
+      element.removeEventListener('controlmessage', onMessage);
+    };
+  }, [dispatch, id, name]);
+  const onKeyDown = (event: KeyboardEvent) => dispatch(keyArrived(id, name, event));
+  return (
+    <Frame
+      aria-label={window.title}
+      data-program={window.id}
+      data-active={active}
+      hidden={hidden}
+      style={{
+        ...place,
+        zIndex: depth,
+        ...(hidden ? { display: 'none' } : {}),
+        ...(covered ? { visibility: 'hidden' } : {}),
+      }}
+      onPointerDownCapture={raise}
+    >
+      <header>
+        {window.title}
+        <ProgramMenu program={id} name={name} />
+      </header>
+      <Body
+        ref={body}
+        data-keys=""
+        role="application"
+        aria-label={window.name}
+        tabIndex={0}
+        onFocus={raise}
+        onKeyDown={onKeyDown}
+        onKeyUp={(event) => dispatch(keyLeft(id, event))}
+        onWheel={(event) => dispatch(wheelArrived(id, ticksOf(event)))}
+      >
+        {children}
+      </Body>
+    </Frame>
+  );
+}
+
+/** Wheel ticks, positive away from the person; a stroke of several ticks comes as one event. */
+function ticksOf({ deltaY, nativeEvent }: { readonly deltaY: number; readonly nativeEvent: Event }): number {
+  return nativeEvent.isTrusted ? -Math.sign(deltaY) : -Math.round(deltaY / WHEEL_PX);
+}

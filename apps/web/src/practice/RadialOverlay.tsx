@@ -1,0 +1,71 @@
+import { RIM } from '@nimble-lever/core/engine';
+import { useEffect } from 'react';
+import { feed } from '../app/engine/feed.ts';
+import { selectSetup } from '../app/setup/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../app/store.ts';
+import { RadialRing } from '../pieces/RadialRing.tsx';
+import { selectDesk } from './deskSlice.ts';
+import { WORDS } from './words.ts';
+
+/** How far an arrow key or a click moves the pointer inside the ring: between dead zone and rim, in pixels. */
+const INSIDE = 50;
+
+/** Where the middle of a sector is, at a distance from the middle of the ring: pixels. */
+function sectorPlace(item: number, count: number, far: number) {
+  const angle = (item / count) * 2 * Math.PI;
+  return { x: Math.sin(angle) * far, y: -Math.cos(angle) * far };
+}
+
+/** The radial menu that is open, over the desk at its pointer. Arrow keys go round it, Enter or Space chooses, Escape closes. */
+export function RadialOverlay() {
+  const dispatch = useAppDispatch();
+  const setup = useAppSelector(selectSetup);
+  const radial = useAppSelector((state) => state.engine.engine.radial);
+  const pointer = useAppSelector((state) => selectDesk(state).pointer);
+  const menu = setup.radialMenus.find(({ id }) => id === radial?.menu);
+  useEffect(() => {
+    if (!radial || !menu) return;
+    const count = menu.items.length;
+    const go = (to: { x: number; y: number }) =>
+      dispatch(feed({ kind: 'move', dx: to.x - radial.dx, dy: to.y - radial.dy }));
+    const onKey = (event: KeyboardEvent) => {
+      if (!event.isTrusted) return;
+      const by = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key];
+      const { highlighted } = radial;
+      if (by !== undefined) {
+        const next = highlighted === null ? (by > 0 ? 0 : count - 1) : (highlighted + by + count) % count;
+        go(sectorPlace(next, count, INSIDE));
+      } else if (event.key === 'Escape') {
+        // Back in the dead zone, the opener's press closes it.
+        go({ x: 0, y: 0 });
+        dispatch(feed({ kind: 'down', device: radial.owner.device, control: radial.owner.control }));
+        dispatch(feed({ kind: 'up', device: radial.owner.device, control: radial.owner.control }));
+      } else if (event.key === 'Enter' && highlighted !== null) {
+        go(sectorPlace(highlighted, count, RIM + 1));
+      } else return;
+      event.preventDefault();
+      event.stopPropagation();
+    };
+    window.addEventListener('keydown', onKey, { capture: true });
+    return () => window.removeEventListener('keydown', onKey, { capture: true });
+  }, [dispatch, radial, menu]);
+  if (!radial || !menu) return null;
+  const place = pointer ? { left: pointer.x, top: pointer.y } : { left: '50%', top: '50%' };
+  return (
+    <div
+      role="dialog"
+      aria-label={WORDS.radial(menu.name)}
+      style={{ position: 'absolute', zIndex: 80, transform: 'translate(-50%, -50%)', ...place }}
+    >
+      <RadialRing
+        items={menu.items}
+        highlighted={radial.highlighted}
+        size={RIM * 2 + 76}
+        onItem={(item) => {
+          const to = sectorPlace(item, menu.items.length, RIM + 1);
+          dispatch(feed({ kind: 'move', dx: to.x - radial.dx, dy: to.y - radial.dy }));
+        }}
+      />
+    </div>
+  );
+}

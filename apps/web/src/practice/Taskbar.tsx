@@ -1,0 +1,75 @@
+import { styled } from '@mui/material/styles';
+import { Mic, Volume2, VolumeX } from 'lucide-react';
+import { useAppDispatch, useAppSelector } from '../app/store.ts';
+import { DESK_WINDOWS, selectDesk } from './deskSlice.ts';
+import { raiseWindow } from './frontWindow.ts';
+import { usePrograms } from './programsSlice.ts';
+import { WORDS } from './words.ts';
+
+const Bar = styled('div')(({ theme: { vars } }) => ({
+  flex: 'none',
+  display: 'flex',
+  alignItems: 'center',
+  gap: 3,
+  height: 38,
+  margin: '0 12px 10px',
+  padding: '0 8px',
+  borderRadius: 10,
+  fontSize: 12,
+  color: vars?.palette.tokens.onRailSoft,
+  backgroundColor: vars?.palette.tokens.rail,
+  '& button': {
+    height: 28,
+    padding: '0 9px',
+    display: 'inline-flex',
+    alignItems: 'center',
+    gap: 5,
+    border: 0,
+    borderRadius: 7,
+    font: 'inherit',
+    fontSize: 13,
+    color: vars?.palette.tokens.onRail,
+    backgroundColor: 'transparent',
+    cursor: 'pointer',
+  },
+  '& button:focus-visible': { outlineColor: vars?.palette.tokens.railAccent },
+  '& button[data-open=false]': { color: vars?.palette.tokens.onRailSoft },
+  '& button svg': { color: vars?.palette.tokens.railAccent },
+  '& button[aria-pressed=true]': { backgroundColor: vars?.palette.tokens.railRaised, fontWeight: 650 },
+  whiteSpace: 'nowrap',
+  '& .fill': { flex: 1 },
+  '& .hint': { marginRight: 12 },
+  '@media (max-width: 1180px)': { '& .hint': { display: 'none' } },
+  '& .sound': { display: 'inline-flex', alignItems: 'center', gap: 6, minWidth: 78 },
+}));
+
+/** The windows by name, and the desk's sound. */
+export function Taskbar() {
+  const dispatch = useAppDispatch();
+  const { active, order, volume, muted } = useAppSelector(selectDesk);
+  const talks = usePrograms((rehearse) => rehearse['tin-can'].talking);
+  return (
+    <Bar role="toolbar" aria-label={WORDS.taskbar}>
+      {DESK_WINDOWS.map(({ id, name }) => (
+        <button
+          key={id}
+          type="button"
+          aria-pressed={id === active}
+          data-open={order.includes(id)}
+          onClick={() => dispatch(raiseWindow(id))}
+        >
+          {name}
+          {id === 'tin-can' && talks && <Mic size={13} aria-label={WORDS.talks} />}
+        </button>
+      ))}
+      <span className="fill" />
+      <span className="hint" title={WORDS.nextWindow}>
+        {WORDS.next}
+      </span>
+      <span className="sound">
+        {muted ? <VolumeX size={15} aria-hidden /> : <Volume2 size={15} aria-hidden />}
+        {muted ? WORDS.muted : WORDS.soundAt(volume)}
+      </span>
+    </Bar>
+  );
+}

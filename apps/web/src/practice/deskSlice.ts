@@ -1,0 +1,100 @@
+import type { FrontWindow } from '@nimble-lever/core/resolve';
+import { createSlice, type PayloadAction, type WithSlice } from '@reduxjs/toolkit';
+import { rootReducer } from '../app/store.ts';
+
+/** A window of the practice desk, as the engine's rules see it. */
+export interface DeskWindow extends FrontWindow {
+  /** Also the id of the practice program that draws it. */
+  readonly id: string;
+  readonly name: string;
+}
+
+const deskWindow = (id: string, name: string, document: string): DeskWindow => ({
+  id,
+  name,
+  executable: id,
+  class: name,
+  title: `${name} — ${document}`,
+});
+
+/** The programs that run on the practice desk; the first ones are open at the start, in front last. */
+export const DESK_WINDOWS: readonly DeskWindow[] = [
+  deskWindow('larkframe', 'Larkframe', 'heron_shot_04'),
+  deskWindow('brindle', 'Brindle', 'heron_wing_left'),
+  deskWindow('hushbox', 'Hushbox', 'rain_and_heron'),
+  deskWindow('tallow', 'Tallow', 'heron_reel_2'),
+  deskWindow('quillboard', 'Quillboard', 'herons_umbrella'),
+  deskWindow('fernway', 'Fernway', 'herons of the salt marsh'),
+  deskWindow('tin-can', 'Tin Can', 'workshop'),
+];
+const OPEN_FIRST: readonly string[] = ['brindle', 'larkframe'];
+
+/** How far one press of a volume key goes, in points of 100. Common practice, no source. */
+const VOLUME_STEP = 2;
+
+/** How much of what another computer heard is kept. */
+const HEARD_KEPT = 30;
+
+export interface DeskState {
+  /** The windows that are open, from the back to the front. */
+  readonly order: readonly string[];
+  /** The window in front, or null when the person clicked on the bare desk. */
+  readonly active: string | null;
+  readonly volume: number;
+  readonly muted: boolean;
+  /** Where the desk's pointer is, in pixels from the surface's top left corner; null until it was moved. */
+  readonly pointer: { readonly x: number; readonly y: number } | null;
+  /** The computer whose desk is shown, by name; null for this one. */
+  readonly shown: string | null;
+  /** What other computers heard of the devices that talk to them, by name, newest first. */
+  readonly elsewhere: Readonly<Record<string, readonly string[]>>;
+}
+
+const initialState: DeskState = {
+  order: OPEN_FIRST,
+  active: OPEN_FIRST.at(-1) ?? null,
+  pointer: null,
+  shown: null,
+  elsewhere: {},
+  volume: 40,
+  muted: false,
+};
+
+const slice = createSlice({
+  name: 'desk',
+  initialState,
+  reducers: {
+    windowRaised: (state, { payload }: PayloadAction<string | null>) => {
+      state.active = payload;
+      if (payload !== null) state.order = [...state.order.filter((id) => id !== payload), payload];
+    },
+    pointerMoved: (state, { payload }: PayloadAction<DeskState['pointer']>) => {
+      state.pointer = payload;
+    },
+    deskShown: (state, { payload }: PayloadAction<string | null>) => {
+      state.shown = payload;
+    },
+    heardElsewhere: (state, { payload }: PayloadAction<{ computer: string; words: string }>) => {
+      const before = state.elsewhere[payload.computer] ?? [];
+      state.elsewhere[payload.computer] = [payload.words, ...before].slice(0, HEARD_KEPT);
+    },
+    volumeKey: (state, { payload }: PayloadAction<'up' | 'down' | 'mute'>) => {
+      if (payload === 'mute') state.muted = !state.muted;
+      else {
+        const step = payload === 'up' ? VOLUME_STEP : -VOLUME_STEP;
+        state.volume = Math.max(0, Math.min(100, state.volume + step));
+        state.muted = false;
+      }
+    },
+  },
+});
+
+export const { windowRaised, pointerMoved, deskShown, heardElsewhere, volumeKey } = slice.actions;
+export const deskReducer = slice.reducer;
+
+declare module '../app/store.ts' {
+  interface LazyLoadedSlices extends WithSlice<typeof slice> {}
+}
+
+/** What is on the practice desk. */
+export const { selectSlice: selectDesk } = slice.injectInto(rootReducer);

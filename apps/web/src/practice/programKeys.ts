@@ -1,0 +1,87 @@
+import { BARE, formatShortcut, KEY_BY_CODE, modifierOf } from '@nimble-lever/core/keys';
+import type { Message } from '@nimble-lever/core/setup';
+import type { KeyboardEvent } from 'react';
+import { programRan } from '../app/engine/engineSlice.ts';
+import type { AppThunk } from '../app/store.ts';
+import { within } from './programs/standIn.ts';
+import { type PracticeProgram, type ProgramStates, standInOf } from './programs/standIns.ts';
+import { endShortcut, programChanged, runShortcut, selectPrograms } from './programsSlice.ts';
+import { WORDS } from './words.ts';
+
+/** Runs the command a program has on a shortcut; says whether it has one. `told`: in the account. */
+export const runCommand =
+  (program: PracticeProgram, name: string, shortcut: string, told: boolean): AppThunk<boolean> =>
+  (dispatch, getState) => {
+    const ran = runShortcut(selectPrograms(getState()), program, shortcut);
+    if (!ran) return false;
+    dispatch(programChanged({ program, state: ran.state[program] }));
+    if (told) dispatch(programRan({ program: name, command: ran.name, said: ran.said }));
+    return true;
+  };
+
+/** A key event reached a practice program: it runs the command it has on that shortcut. */
+export const keyArrived =
+  (program: PracticeProgram, name: string, event: KeyboardEvent): AppThunk =>
+  (dispatch) => {
+    const shortcut = shortcutOf(event);
+    // Strokes of the engine are told in the account; the person's own typing is not.
+    const told = !event.nativeEvent.isTrusted;
+    if (shortcut && dispatch(runCommand(program, name, shortcut, told))) event.preventDefault();
+  };
+
+/** A key came up in a practice program: a command that lasts ends. */
+export const keyLeft =
+  (program: PracticeProgram, event: KeyboardEvent): AppThunk =>
+  (dispatch, getState) => {
+    const shortcut = shortcutOf(event);
+    const state = shortcut && endShortcut(selectPrograms(getState()), program, shortcut);
+    if (state) dispatch(programChanged({ program, state: state[program] }));
+  };
+
+function shortcutOf({ code, ctrlKey, shiftKey, altKey, metaKey }: KeyboardEvent): string | null {
+  if (!KEY_BY_CODE.has(code) || modifierOf(code) !== null) return null;
+  return formatShortcut({ ...BARE, ctrl: ctrlKey, shift: shiftKey, alt: altKey, meta: metaKey, code });
+}
+
+/** Changes what is in a program, by hand. */
+export const changeProgram =
+  <Id extends PracticeProgram>(
+    program: Id,
+    change: (state: ProgramStates[Id]) => ProgramStates[Id],
+  ): AppThunk =>
+  (dispatch, getState) => {
+    const state = change(selectPrograms(getState())[program]);
+    dispatch(programChanged({ program, state }));
+  };
+
+/** The wheel is turned over a program. */
+export const wheelArrived =
+  (program: PracticeProgram, ticks: number): AppThunk =>
+  (dispatch) => {
+    const { wheel } = standInOf(program);
+    if (wheel && ticks !== 0) dispatch(changeProgram(program, (state) => wheel(state, ticks)));
+  };
+
+/** Text reaches a program. */
+export const textArrived =
+  (program: PracticeProgram, name: string, text: string, told: boolean): AppThunk =>
+  (dispatch, getState) => {
+    const { text: type } = standInOf(program);
+    if (!type) return;
+    dispatch(programChanged({ program, state: type(selectPrograms(getState())[program], text) }));
+    if (told) dispatch(programRan({ program: name, command: WORDS.typed, said: `“${text}”` }));
+  };
+
+/** A control message reaches a program; the programs know values from 0 to 1. */
+export const messageArrived =
+  (program: PracticeProgram, name: string, message: Message, value: number): AppThunk =>
+  (dispatch, getState) => {
+    const heard = standInOf(program).message?.(
+      selectPrograms(getState())[program],
+      message,
+      within(value, 0, 1),
+    );
+    if (!heard) return;
+    dispatch(programChanged({ program, state: { ...heard.state, lastCommand: heard.name } }));
+    dispatch(programRan({ program: name, command: heard.name, said: heard.said }));
+  };

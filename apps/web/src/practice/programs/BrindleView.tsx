@@ -1,0 +1,90 @@
+import { styled, useTheme } from '@mui/material/styles';
+import { type PointerEvent, useEffect, useRef } from 'react';
+import { useAppDispatch } from '../../app/store.ts';
+import { changeProgram } from '../programKeys.ts';
+import { usePrograms } from '../programsSlice.ts';
+import { StatusLine } from '../StatusLine.tsx';
+import { WORDS } from '../words.ts';
+import { CANVAS, markBegun, markDrawn, PAINT_NAMES, scrolled } from './brindle.ts';
+import { canvasPoint, paintCanvas } from './paintCanvas.ts';
+
+const Canvas = styled('canvas')({
+  flex: 1,
+  minHeight: 0,
+  width: '100%',
+  display: 'block',
+  touchAction: 'none',
+  cursor: 'crosshair',
+});
+
+/** A pen's eraser (Pointer Events, `button`). */
+const ERASER = 5;
+
+/** Brindle: a canvas that paints. */
+export function BrindleView() {
+  const dispatch = useAppDispatch();
+  const painting = usePrograms(({ brindle }) => brindle);
+  const { scene } = useTheme().palette.tokens;
+  const element = useRef<HTMLCanvasElement>(null);
+  const drawing = useRef(false);
+  useEffect(() => {
+    const canvas = element.current;
+    if (!canvas) return;
+    const paint = () => paintCanvas(canvas, painting, scene);
+    paint();
+    const sized = new ResizeObserver(paint);
+    sized.observe(canvas);
+    return () => sized.disconnect();
+  }, [painting, scene]);
+
+  const pointOf = (event: PointerEvent<HTMLCanvasElement>) =>
+    canvasPoint(event.currentTarget.getBoundingClientRect(), painting, event.clientX, event.clientY);
+  const begin = (event: PointerEvent<HTMLCanvasElement>) => {
+    const erasing = event.button === ERASER;
+    if (event.button !== 0 && !erasing) return;
+    if (event.nativeEvent.isTrusted) event.currentTarget.setPointerCapture(event.pointerId);
+    drawing.current = true;
+    if (painting.tool === 'hand') return;
+    const point = pointOf(event);
+    dispatch(changeProgram('brindle', (state) => markBegun(state, point, erasing || undefined)));
+  };
+  const draw = (event: PointerEvent<HTMLCanvasElement>) => {
+    if (!drawing.current) return;
+    if (painting.tool === 'hand') {
+      const ticks = event.movementY / 20;
+      dispatch(changeProgram('brindle', (state) => scrolled(state, ticks)));
+      return;
+    }
+    const point = pointOf(event);
+    dispatch(changeProgram('brindle', (state) => markDrawn(state, point)));
+  };
+  const end = () => {
+    drawing.current = false;
+  };
+  const { size, zoom, paint, tool, lastCommand } = painting;
+  return (
+    <>
+      <Canvas
+        ref={element}
+        data-pointer=""
+        role="img"
+        aria-label={WORDS.canvas}
+        width={CANVAS.width}
+        height={CANVAS.height}
+        onPointerDown={begin}
+        onPointerMove={draw}
+        onPointerUp={end}
+        onPointerCancel={end}
+      />
+      <StatusLine
+        facts={[
+          [WORDS.tools[tool], `${size}`],
+          [WORDS.zoom, `${Math.round(zoom * 100)} %`],
+          [WORDS.colour, PAINT_NAMES[paint] ?? ''],
+        ]}
+        lastName={WORDS.lastCommand}
+        lastCommand={lastCommand}
+      />
+    </>
+  );
+}

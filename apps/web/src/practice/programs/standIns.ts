@@ -1,0 +1,36 @@
+import { BRINDLE_PROGRAM } from './brindle.ts';
+import { FERNWAY_PROGRAM } from './fernway.ts';
+import { HUSHBOX_PROGRAM } from './hushbox.ts';
+import { LARKFRAME_PROGRAM } from './larkframe.ts';
+import { QUILLBOARD_PROGRAM } from './quillboard.ts';
+import type { StandIn } from './standIn.ts';
+import { TALLOW_PROGRAM } from './tallow.ts';
+import { TIN_CAN_PROGRAM } from './tinCan.ts';
+
+/** The programs of the practice desk, by the id of their window. */
+export const STAND_INS = {
+  larkframe: LARKFRAME_PROGRAM,
+  brindle: BRINDLE_PROGRAM,
+  hushbox: HUSHBOX_PROGRAM,
+  tallow: TALLOW_PROGRAM,
+  quillboard: QUILLBOARD_PROGRAM,
+  fernway: FERNWAY_PROGRAM,
+  'tin-can': TIN_CAN_PROGRAM,
+} as const;
+
+export type PracticeProgram = keyof typeof STAND_INS;
+
+/** What is in each practice program. */
+export type ProgramStates = {
+  readonly [Id in PracticeProgram]: (typeof STAND_INS)[Id] extends StandIn<infer State> ? State : never;
+};
+
+/** A program whose kind of state does not matter here; it is only ever given its own. */
+export function standInOf(program: PracticeProgram): StandIn<ProgramStates[PracticeProgram]> {
+  return STAND_INS[program] as unknown as StandIn<ProgramStates[PracticeProgram]>;
+}
+
+/** Whether there is a practice program of that id. */
+export function isPracticeProgram(id: string): id is PracticeProgram {
+  return Object.hasOwn(STAND_INS, id);
+}
