@@ -1,4 +1,5 @@
 import path from 'node:path';
+import { forbiddenImports } from './boundaries.mjs';
 import { binOf, ROOT } from './places.mjs';
 import { runAside } from './run.mjs';
 import { say } from './say.mjs';
@@ -15,7 +16,7 @@ const PROJECTS = [
   'bench/tsconfig.json',
 ];
 
-/** Runs the type checker on every workspace and the linter on everything; says which of them hold. */
+/** Runs the type checker on every workspace, the linter and the import boundaries; says which of them hold. */
 export async function checks() {
   const results = [];
   const tsc = binOf('typescript', ROOT, 'bin/tsc');
@@ -29,6 +30,9 @@ export async function checks() {
       cwd: ROOT,
     })) === 0;
   results.push({ name: 'lint', holds });
+  const forbidden = await forbiddenImports({ root: ROOT });
+  for (const words of forbidden) say(words);
+  results.push({ name: 'who may import whom', holds: forbidden.length === 0 });
   for (const { name, holds: ok } of results) say(`${ok ? 'passed' : 'FAILED'}: ${name}`);
   return results;
 }

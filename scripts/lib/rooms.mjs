@@ -1,0 +1,63 @@
+const core = (...names) => names.map((name) => `packages/core/src/${name}`);
+const server = (...names) => names.map((name) => `apps/server/src/${name}`);
+const web = (...names) => names.map((name) => `apps/web/src/${name}`);
+
+/** Of core: what stands in the middle of `packages/core/src` and any folder of it may use. */
+const [ROOT_FILES] = core('[a-zA-Z]+\\.ts');
+const ALL_OF_CORE = core('keys', 'devices', 'setup', 'resolve', 'engine', 'formats', 'words');
+const PAGE = ['react', 'react-dom', 'react-redux', 'react-router', '@mui', '@reduxjs', 'lucide-react', 'zod'];
+
+/**
+ * Who may import whom, as docs/architecture.md draws it: a room, the rooms it may import besides itself, and the npm
+ * packages (`node:` for what Node.js has). The first row that fits a file is its room. Tests may import more.
+ */
+export const ROOMS = [
+  [ROOT_FILES, [], []],
+  [core('keys')[0], [ROOT_FILES], ['zod']],
+  [core('devices')[0], [ROOT_FILES, ...core('keys')], ['zod']],
+  [core('setup')[0], [ROOT_FILES, ...core('keys', 'devices')], ['zod']],
+  [core('resolve')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup')], ['zod']],
+  [core('engine')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve')], ['zod']],
+  [core('formats')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve', 'engine')], ['zod']],
+  [
+    core('words')[0],
+    [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve', 'engine', 'formats')],
+    ['zod'],
+  ],
+  [core('testing')[0], [ROOT_FILES, ...ALL_OF_CORE], ['fast-check']],
+  ['packages/session/src', [ROOT_FILES, ...ALL_OF_CORE], []],
+
+  [server('config.ts')[0], [], ['zod', 'node:']],
+  [server('database')[0], ALL_OF_CORE, ['typeorm', 'reflect-metadata']],
+  [server('store')[0], [...ALL_OF_CORE, ...server('database')], ['pg', 'pino', 'typeorm', 'zod']],
+  [server('problem')[0], [...ALL_OF_CORE, ...server('store')], ['pino', 'zod']],
+  [
+    server('worker')[0],
+    [...ALL_OF_CORE, ...server('database', 'store', 'problem')],
+    ['pino', 'zod', 'tsx', 'node:'],
+  ],
+  [server('live')[0], [...ALL_OF_CORE, ...server('problem', 'worker')], ['pino', 'ws', 'zod', 'node:']],
+  [server('routes')[0], [...ALL_OF_CORE, ...server('problem', 'worker')], ['express', 'zod']],
+  [
+    server('http')[0],
+    [...ALL_OF_CORE, ...server('config.ts', 'problem', 'worker', 'routes')],
+    ['express', 'helmet', 'pino', 'pino-http', 'node:'],
+  ],
+  [server('testing')[0], [...ALL_OF_CORE, 'scripts/lib'], ['fast-check', 'node:']],
+  ['apps/server/src', server('config.ts', 'http', 'live', 'worker', 'problem'), ['pino', 'zod', 'node:']],
+
+  ['apps/cli/src', [...ALL_OF_CORE, 'packages/session/src'], ['node:']],
+
+  [web('workers')[0], [ROOT_FILES, ...ALL_OF_CORE], ['zod']],
+  [web('pieces')[0], [ROOT_FILES, ...ALL_OF_CORE], [...PAGE, 'chart.js']],
+  [web('app')[0], [ROOT_FILES, ...ALL_OF_CORE, 'packages/session/src', ...web('pieces', 'workers')], PAGE],
+  [web('practice')[0], [ROOT_FILES, ...ALL_OF_CORE, 'packages/session/src', ...web('pieces', 'app')], PAGE],
+  [web('editors')[0], [ROOT_FILES, ...ALL_OF_CORE, ...web('pieces', 'app')], [...PAGE, '@dnd-kit']],
+  // A view imports no other view.
+  ...['addDevice', 'board', 'rehearse', 'rig', 'settings'].map((view) => [
+    `apps/web/src/views/${view}`,
+    [ROOT_FILES, ...ALL_OF_CORE, ...web('pieces', 'app', 'practice', 'editors', 'workers')],
+    [...PAGE, '@tanstack', 'chart.js'],
+  ]),
+  ['apps/web/src', web('app', 'practice', 'views'), [...PAGE, '@fontsource-variable']],
+];
