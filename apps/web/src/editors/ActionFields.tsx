@@ -84,7 +84,13 @@ export function ActionFields({ target, action, onEditRing }: Props) {
     case 'speed':
     case 'computer':
       return <OfDevice setup={setup} action={action} onChange={setAction} />;
-    default:
+    case 'shortcut':
+    case 'command':
+    case 'sequence':
+    case 'button':
+    case 'page':
+    case 'profile':
+    case 'macro':
       return <Row />;
   }
 }

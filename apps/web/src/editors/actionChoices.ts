@@ -109,7 +109,10 @@ export function choiceId(action: Action): string {
       return `program ${action.program}`;
     case 'message':
       return `message ${action.message.protocol}`;
-    default:
+    case 'shortcut':
+    case 'sequence':
+    case 'text':
+    case 'click':
       return action.kind;
   }
 }

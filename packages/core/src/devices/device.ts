@@ -15,6 +15,30 @@ export const DEVICE_KINDS = [
   'voice',
 ] as const;
 
+export type DeviceKind = (typeof DEVICE_KINDS)[number];
+
+/** Every kind of device in a row: whether it moves the pointer, whether it is spoken to. */
+const KIND_TRAITS = {
+  mouse: { pointer: true, voice: false },
+  dial: { pointer: false, voice: false },
+  'key-pad': { pointer: false, voice: false },
+  'pen-tablet': { pointer: true, voice: false },
+  shuttle: { pointer: false, voice: false },
+  pedals: { pointer: false, voice: false },
+  'touch-panel': { pointer: false, voice: false },
+  voice: { pointer: false, voice: true },
+} satisfies Record<DeviceKind, { readonly pointer: boolean; readonly voice: boolean }>;
+
+/** Whether devices of a kind move the pointer. */
+export function movesPointer(kind: DeviceKind): boolean {
+  return KIND_TRAITS[kind].pointer;
+}
+
+/** Whether devices of a kind are spoken to, so that their controls are phrases. */
+export function takesPhrases(kind: DeviceKind): boolean {
+  return KIND_TRAITS[kind].voice;
+}
+
 /** A device's own memory: places that each keep one profile's simplest part, of a size in bytes. */
 export const memorySchema = z.strictObject({
   slots: z.number().int().min(1).max(8),

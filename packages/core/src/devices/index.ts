@@ -16,7 +16,16 @@ export {
   triggersOf,
   USUAL_RATES,
 } from './control.ts';
-export { DEVICE_KINDS, type Device, type DeviceMemory, deviceOf, deviceSchema } from './device.ts';
+export {
+  DEVICE_KINDS,
+  type Device,
+  type DeviceKind,
+  type DeviceMemory,
+  deviceOf,
+  deviceSchema,
+  movesPointer,
+  takesPhrases,
+} from './device.ts';
 export { freeId } from './freeId.ts';
 export { controlHeard, type HeardChange, type HeardInput, type HeardUse, usesHeard } from './heard.ts';
 export { heardIdSchema } from './heardId.ts';
@@ -48,7 +57,7 @@ export { shuttle } from './shuttle.ts';
 export { sixPad } from './sixPad.ts';
 export { type FeltPress, type Suggestion, suggestTimes } from './suggestTimes.ts';
 export { threePedals } from './threePedals.ts';
-export { isPressed, TRIGGERS, type Trigger, triggerSchema } from './trigger.ts';
+export { isPressed, TRIGGERS, type Trigger, triggerSchema, type Way, wayOf } from './trigger.ts';
 export { tunedControl } from './tuned.ts';
 export { twelvePad } from './twelvePad.ts';
 export { addPhrase, voice } from './voice.ts';

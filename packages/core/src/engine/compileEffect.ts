@@ -52,7 +52,19 @@ export function effectOf(setup: Setup, profile: Profile, action: Action): Effect
       return keysOf(commandOf(setup, profile, action.command)?.shortcut ?? '');
     case 'sequence':
       return { kind: 'sequence', chords: action.shortcuts.flatMap(chordsOf) };
-    default:
+    case 'text':
+    case 'button':
+    case 'click':
+    case 'wheel':
+    case 'message':
+    case 'layer':
+    case 'page':
+    case 'profile':
+    case 'speed':
+    case 'computer':
+    case 'program':
+    case 'radial':
+    case 'macro':
       return action;
   }
 }

@@ -8,13 +8,6 @@ const TURN_STEPS = 6;
 /** When a control goes down and comes up again, in milliseconds. */
 const PRESSED = [100, 820] as const;
 const TWICE = [100, 180, 300, 820] as const;
-const NUDGES: Readonly<Partial<Record<Trigger, readonly [dx: number, dy: number]>>> = {
-  'nudge-up': [0, -500],
-  'nudge-right': [500, 0],
-  'nudge-down': [0, 500],
-  'nudge-left': [-500, 0],
-};
-
 interface Place {
   readonly device: string;
   readonly control: string;
@@ -49,13 +42,26 @@ function uses(at: Place, control: Control, trigger: Trigger): readonly EngineEve
       return [{ kind: 'phrase', t: 100, text: control.phrase ?? '' }];
     case 'double-press':
       return presses(at, TWICE);
-    default: {
-      const [down, up] = presses(at, PRESSED);
-      const nudge = NUDGES[trigger];
-      const moved: EngineEvent[] = nudge ? [{ kind: 'move', t: 200, dx: nudge[0], dy: nudge[1] }] : [];
-      return down && up ? [down, ...moved, up] : [];
-    }
+    case 'nudge-up':
+      return nudged(at, 0, -FAR);
+    case 'nudge-right':
+      return nudged(at, FAR, 0);
+    case 'nudge-down':
+      return nudged(at, 0, FAR);
+    case 'nudge-left':
+      return nudged(at, -FAR, 0);
+    case 'press':
+    case 'touch-press':
+    case 'hold':
+      return presses(at, PRESSED);
   }
+}
+
+/** Far enough for any nudge distance: pixels. */
+const FAR = 500;
+
+function nudged(at: Place, dx: number, dy: number): EngineEvent[] {
+  return [...presses(at, PRESSED), { kind: 'move' as const, t: 200, dx, dy }].toSorted((a, b) => a.t - b.t);
 }
 
 function presses(at: Place, times: readonly number[]): EngineEvent[] {

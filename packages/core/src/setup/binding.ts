@@ -7,6 +7,20 @@ export const PRESS_STYLES = ['follow', 'tap', 'latch', 'repeat', 'release'] as c
 export const pressStyleSchema = z.enum(PRESS_STYLES);
 export type PressStyle = z.infer<typeof pressStyleSchema>;
 
+/** Every press style in a row: whether it needs a control that comes up again, which a turn or a phrase has not. */
+const STYLE_KINDS = {
+  follow: { needsRelease: true },
+  tap: { needsRelease: false },
+  latch: { needsRelease: true },
+  repeat: { needsRelease: true },
+  release: { needsRelease: true },
+} satisfies Record<PressStyle, { readonly needsRelease: boolean }>;
+
+/** Whether a press style needs a control that comes up again. */
+export function needsRelease(style: PressStyle): boolean {
+  return STYLE_KINDS[style].needsRelease;
+}
+
 /** When a repeated press is sent again: first after `delayMs`, then every `everyMs`. */
 export const repeatSchema = z.strictObject({
   delayMs: z.number().min(10).max(10_000),

@@ -1,5 +1,5 @@
 import { foldName, isPressed, type Trigger, triggersOf } from '../devices/index.ts';
-import { type Behaviour, type Binding, type Slot, slotOf } from './binding.ts';
+import { type Behaviour, type Binding, needsRelease, type Slot, slotOf } from './binding.ts';
 import { checkAction, checkProgram, commandsKnown, type KnowsCommand } from './checkAction.ts';
 import { checkMacros } from './checkMacros.ts';
 import type { MacroStep } from './macro.ts';
@@ -41,7 +41,7 @@ function checkBehaviour(
   const { action, style, guard, target } = behaviour;
   const wrong = checkAction(setup, profile, action, knows) ?? (target && checkProgram(setup, target.program));
   if (wrong) return wrong;
-  if (!isPressed(trigger) && style !== 'tap') return { code: 'style-needs-release', style, trigger };
+  if (!isPressed(trigger) && needsRelease(style)) return { code: 'style-needs-release', style, trigger };
   if (!isPressed(trigger) && guard) return { code: 'guard-needs-press', trigger };
   return trigger === 'slide' && action.kind !== 'message' ? { code: 'slide-needs-message' } : null;
 }

@@ -46,7 +46,9 @@ function textOf(stroke: Stroke): string[] {
       return [`To ${stroke.program}`];
     case 'message':
       return [messageText(stroke)];
-    default:
+    case 'key-down':
+    case 'key-up':
+    case 'button-up':
       return [];
   }
 }

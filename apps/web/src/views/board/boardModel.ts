@@ -1,4 +1,11 @@
-import { type Device, isPressed, mainTriggersOf, type Trigger, triggersOf } from '@nimble-lever/core/devices';
+import {
+  type Device,
+  mainTriggersOf,
+  type Trigger,
+  triggersOf,
+  type Way,
+  wayOf,
+} from '@nimble-lever/core/devices';
 import { profileChain } from '@nimble-lever/core/resolve';
 import { EVERYWHERE, type Profile, profileOf, type Setup, type Slot } from '@nimble-lever/core/setup';
 import { profileName, triggerName, triggerWord } from '@nimble-lever/core/words';
@@ -132,25 +139,18 @@ function deviceGroup({ name, controls }: Device): string {
   return rotor?.kind === 'continuous' ? `${name} — one step every ${rotor.stepDegrees}°` : name;
 }
 
+/** The heading over triggers of a way when rows are grouped by use. */
 const WAYS = {
   press: 'Presses',
   hold: 'Holds and double presses',
   nudge: 'Nudges',
   turn: 'Turns',
+  'pressed-turn': 'Turns',
   shuttle: 'Shuttle positions',
   slide: 'Sliders',
+  'slide-step': 'Sliders',
   phrase: 'Phrases',
-} as const;
-
-/** The heading for a trigger when rows are grouped by use. */
-function wayOf(trigger: Trigger): keyof typeof WAYS {
-  if (trigger === 'hold' || trigger === 'double-press') return 'hold';
-  if (trigger.startsWith('nudge')) return 'nudge';
-  if (isPressed(trigger)) return 'press';
-  if (trigger.startsWith('shuttle')) return 'shuttle';
-  if (trigger.startsWith('slide')) return 'slide';
-  return trigger === 'phrase' ? 'phrase' : 'turn';
-}
+} as const satisfies Record<Way, string>;
 
 /** A row's name where its control's name stands in the row above. */
 export function rowWord({ name, trigger }: BoardRow, under: boolean): string {

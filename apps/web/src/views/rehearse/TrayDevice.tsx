@@ -1,5 +1,5 @@
 import { styled } from '@mui/material/styles';
-import { type Control, type Device, tunedControl } from '@nimble-lever/core/devices';
+import { type Control, type Device, movesPointer, tunedControl } from '@nimble-lever/core/devices';
 import { controlKey } from '@nimble-lever/core/engine';
 import type { Setup } from '@nimble-lever/core/setup';
 import { describeAction } from '@nimble-lever/core/words';
@@ -66,7 +66,7 @@ export function TrayDevice({ device: plain }: { readonly device: Device }) {
   const isLatest = latest !== undefined && deviceOf(latest) === id;
   const pedals = setup.devices.find(({ kind }) => kind === 'pedals')?.id === id;
   const done = isLatest ? doneWords(setup, latest) : '';
-  const points = device.kind === 'mouse' || device.kind === 'pen-tablet';
+  const points = movesPointer(device.kind);
   const asideOf = () => {
     if (!plugged) return WORDS.unplugged;
     if (low) return WORDS.lowBattery(charge ?? 0);

@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import OutlinedInput from '@mui/material/OutlinedInput';
 import { styled } from '@mui/material/styles';
-import { addPhrase, type Control, cutName, type Device } from '@nimble-lever/core/devices';
+import { addPhrase, type Control, cutName, type Device, takesPhrases } from '@nimble-lever/core/devices';
 import { Trash2, X } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import { selectSetup } from '../../app/setup/selectors.ts';
@@ -95,7 +95,7 @@ export function ControlsTab({ device, profile, layer, selected, lit, onSelect }:
           </li>
         );
       })}
-      {device.kind === 'voice' && (
+      {takesPhrases(device.kind) && (
         <li style={{ padding: '10px 14px', borderBottom: 0 }}>
           <Button onClick={() => edits.change(addPhrase(device, WORDS.newPhrase))}>{WORDS.addPhrase}</Button>
         </li>

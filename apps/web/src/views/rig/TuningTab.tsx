@@ -1,6 +1,6 @@
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import { type Device, type DeviceSettings, USUAL_SETTINGS } from '@nimble-lever/core/devices';
+import { type Device, type DeviceSettings, movesPointer, USUAL_SETTINGS } from '@nimble-lever/core/devices';
 import { NumberField } from '../../pieces/NumberField.tsx';
 import { AccelerationCard } from './AccelerationCard.tsx';
 import { FeelPad } from './FeelPad.tsx';
@@ -23,8 +23,7 @@ export function TuningTab({ device }: { readonly device: Device }) {
     if (!differs) return null;
     return () => edits.set(Object.fromEntries(fields.map((field) => [field, first[field]])));
   };
-  const hasPointer =
-    device.kind === 'mouse' || device.kind === 'pen-tablet' || settings.pointerSpeeds.length > 0;
+  const hasPointer = movesPointer(device.kind) || settings.pointerSpeeds.length > 0;
   const hasWheel = device.controls.some(({ kind }) => kind === 'wheel');
   const hasButtons = device.controls.some(({ native }) => native.press?.kind === 'button');
   return (

@@ -93,7 +93,12 @@ function actionDoes(setup: Setup, owner: Profile, action: Action, held: boolean)
       return 'pointer';
     case 'page':
       return 'layer';
-    default:
+    case 'text':
+    case 'message':
+    case 'layer':
+    case 'profile':
+    case 'program':
+    case 'radial':
       return action.kind;
   }
 }

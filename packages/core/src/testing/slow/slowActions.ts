@@ -135,7 +135,15 @@ export class SlowActions {
       case 'wheel':
         desk.send(to, { kind: 'wheel', ticks: action.ticks, axis: action.axis });
         return nothing;
-      default:
+      case 'command':
+      case 'layer':
+      case 'page':
+      case 'profile':
+      case 'speed':
+      case 'computer':
+      case 'program':
+      case 'radial':
+      case 'macro':
         return null;
     }
   }
@@ -167,7 +175,14 @@ export class SlowActions {
       }
       case 'macro':
         return this.#macro(action.macro, owner, to);
-      default:
+      case 'shortcut':
+      case 'sequence':
+      case 'command':
+      case 'text':
+      case 'button':
+      case 'click':
+      case 'wheel':
+      case 'message':
         return nothing;
     }
   }
