@@ -18,7 +18,7 @@ export const ROOMS = [
   [core('setup')[0], [ROOT_FILES, ...core('keys', 'devices')], ['zod']],
   [core('resolve')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup')], ['zod']],
   [core('engine')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve')], ['zod']],
-  [core('formats')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve', 'engine')], ['zod']],
+  [core('formats')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve', 'engine')], ['zod', 'jsonc-parser']],
   [
     core('words')[0],
     [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve', 'engine', 'formats')],

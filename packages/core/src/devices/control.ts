@@ -3,6 +3,7 @@ import { heardIdSchema } from './heardId.ts';
 import { idSchema, lineSchema, nameSchema } from './names.ts';
 import { shapeSchema } from './shape.ts';
 import { type Trigger, triggerSchema } from './trigger.ts';
+import { because } from './valueProblem.ts';
 
 /** What a control does by itself, without Nimble Lever. */
 export const nativeOutputSchema = z.discriminatedUnion('kind', [
@@ -24,7 +25,7 @@ export const speedUpSchema = z
     from: z.number().min(0).max(10_000),
     to: z.number().min(1).max(10_000),
   })
-  .refine(({ from, to }) => from < to)
+  .refine(({ from, to }) => from < to, because('range-order'))
   .nullable();
 export type SpeedUp = z.infer<typeof speedUpSchema>;
 
@@ -59,7 +60,10 @@ export const sliderSchema = z.strictObject({
   thresholds: z
     .array(z.number().gt(0).lt(1))
     .max(100)
-    .refine((places) => places.every((place, i) => i === 0 || place > (places[i - 1] ?? 0))),
+    .refine(
+      (places) => places.every((place, i) => i === 0 || place > (places[i - 1] ?? 0)),
+      because('thresholds-order'),
+    ),
 });
 export type Slider = z.infer<typeof sliderSchema>;
 

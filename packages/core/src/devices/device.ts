@@ -3,6 +3,7 @@ import { controlSchema } from './control.ts';
 import { idSchema, nameSchema } from './names.ts';
 import { deviceSettingsSchema, USUAL_SETTINGS } from './settings.ts';
 import { shapeSchema } from './shape.ts';
+import { because } from './valueProblem.ts';
 
 export const DEVICE_KINDS = [
   'mouse',
@@ -60,7 +61,7 @@ export const deviceSchema = z.strictObject({
   descriptor: z
     .string()
     .max(200_000)
-    .regex(/^[0-9A-F ]+$/)
+    .regex(/^[0-9A-F ]+$/, because('descriptor'))
     .nullable()
     .default(null),
   /** Which device of the catalogue it came as; null for one that is in no catalogue. */

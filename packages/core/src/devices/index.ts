@@ -60,5 +60,6 @@ export { threePedals } from './threePedals.ts';
 export { isPressed, TRIGGERS, type Trigger, triggerSchema, type Way, wayOf } from './trigger.ts';
 export { tunedControl } from './tuned.ts';
 export { twelvePad } from './twelvePad.ts';
+export { because, type ValueProblem } from './valueProblem.ts';
 export { addPhrase, voice } from './voice.ts';
 export { wallPanel } from './wallPanel.ts';

@@ -1,11 +1,12 @@
 import { z } from 'zod';
+import { because } from './valueProblem.ts';
 
 /**
  * A name that stands in keys and files: lower-case letters, digits and hyphens. Ids are used as keys of
  * plain objects, so the one such word that every object has already is left out.
  */
 export const ID_PATTERN = /^(?!constructor$)[a-z0-9][a-z0-9-]{0,63}$/;
-export const idSchema = z.string().regex(ID_PATTERN);
+export const idSchema = z.string().regex(ID_PATTERN, because('id'));
 
 /** Text on one line: no control characters, no halves of characters. */
 export const LINE_PATTERN = /^[^\p{Cc}\p{Cs}]*$/u;
@@ -20,7 +21,7 @@ export function lineSchema(most: number) {
     .trim()
     .min(1)
     .max(most)
-    .regex(LINE_PATTERN)
+    .regex(LINE_PATTERN, because('line'))
     .check(({ value, issues }) => {
       if (!VISIBLE_PATTERN.test(value)) {
         issues.push({ code: 'custom', input: value, params: { code: 'name-unseen' } });

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { nameSchema } from './names.ts';
+import { because } from './valueProblem.ts';
 
 const milliseconds = z.number().min(20).max(5000);
 
@@ -10,7 +11,7 @@ export const accelerationSchema = z
     from: z.number().min(0).max(2000),
     to: z.number().min(1).max(5000),
   })
-  .refine(({ from, to }) => from < to)
+  .refine(({ from, to }) => from < to, because('range-order'))
   .nullable();
 
 /** How wheels scroll by themselves. */

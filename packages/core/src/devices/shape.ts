@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { because } from './valueProblem.ts';
 
 const mm = z.number().min(-2000).max(2000);
 const length = z.number().positive().max(2000);
@@ -19,7 +20,7 @@ export const shapeSchema = z.discriminatedUnion('kind', [
     d: z
       .string()
       .max(2000)
-      .regex(/^[MmLlHhVvCcSsQqTtAaZz0-9 ,.-]+$/),
+      .regex(/^[MmLlHhVvCcSsQqTtAaZz0-9 ,.-]+$/, because('shape-path')),
   }),
 ]);
 export type Shape = z.infer<typeof shapeSchema>;

@@ -27,13 +27,48 @@ const changed = (change: (document: ReturnType<typeof plain>) => unknown) => {
 const plain = () => structuredClone({ format: 'nimble-lever/set-up', version: 2, setup: demoSetup() });
 
 test.each([
-  ['not JSON', '{"format":', 'This is not JSON.'],
+  ['not JSON', '{"format":', 'line 1, column 11: This is not JSON: a value is missing.'],
+  [
+    'not JSON further down',
+    '{\n  "format": "x"\n  "version": 2\n}',
+    'line 3, column 3: This is not JSON: a comma is',
+  ],
+  [
+    'a name that every object has',
+    writeSetupDocument(demoSetup()).replace('"everywhere": {', '"__proto__": {'),
+    'setup.profiles.__proto__: Nothing can be called that',
+  ],
+  [
+    'a field that is not known',
+    changed(({ setup }) => Object.assign(setup, { colour: 1 })),
+    'setup.colour: There is no such field',
+  ],
+  [
+    'a value of another type',
+    changed(({ setup }) => Object.assign(setup.devices[1] ?? {}, { width: 'wide' })),
+    'setup.devices[1].width: A number is needed here.',
+  ],
+  [
+    'an id that is none',
+    changed(({ setup }) => Object.assign(setup.layers[1] ?? {}, { id: 'Far Away' })),
+    'setup.layers[1].id: An id is lower-case letters',
+  ],
+  [
+    'Everywhere based on something',
+    changed(({ setup }) => Object.assign(setup.profiles.everywhere ?? {}, { basedOn: 'larkframe' })),
+    'setup.profiles.everywhere.basedOn: Everywhere is under all profiles',
+  ],
+  [
+    'a binding of a layer that is not there',
+    changed(({ setup }) => Object.assign(setup.layers[1] ?? {}, { id: 'nearer' })),
+    'setup.profiles.everywhere.bindings["base/three-pedals/middle/press"]: There is no layer',
+  ],
   [
     'a newer version',
     '{"format":"nimble-lever/set-up","version":3}',
     'version: This is version 3, made by a newer',
   ],
-  ['another format', '{"format":"letter","version":1}', 'format: Invalid input'],
+  ['another format', '{"format":"letter","version":1}', 'format: This must be "nimble-lever/set-up".'],
   [
     'a shortcut that is none, with its path',
     changed(({ setup }) => Object.assign(setup.programs[1]?.commands[0] ?? {}, { shortcut: 'Ctrl+Wobble' })),
@@ -51,11 +86,65 @@ test.each([
   [
     'a binding of a command that is not there',
     changed(({ setup }) => Object.assign(setup, { commonCommands: [] })),
-    'setup: The command “mute” is not in this program',
+    'The command “mute” is not in this program',
   ],
 ])('%s is refused in words', (_name, text, words) => {
   const read = readSetupDocument(text);
   expect(read.ok ? '' : formatProblemWords(read.problem[0] ?? raise())).toContain(words);
+});
+
+test('what is wrong is told with the line and column of the very thing, as an editor counts them', () => {
+  const text = writeSetupDocument(demoSetup()).replace('"Ctrl+Delete"', '"Ctrl+Dalete"');
+  const lines = text.split('\n');
+  const line = lines.findIndex((each) => each.includes('"shortcut": "Ctrl+Dalete"'));
+  const read = readSetupDocument(text);
+  expect(read.ok ? null : read.problem[0]).toMatchObject({
+    line: line + 1,
+    column: (lines[line]?.indexOf('"shortcut"') ?? 0) + 1,
+  });
+});
+
+test('a byte-order mark is read; a document nested too deep to be walked is refused without an end', () => {
+  expect(readSetupDocument(`\ufeff${writeSetupDocument(demoSetup())}`).ok).toBe(true);
+  expect(readEventLines('\ufeff{"kind":"time","t":1}').ok).toBe(true);
+  expect(readSetupDocument('['.repeat(200_000)).ok).toBe(false);
+  expect(readSetupDocument(`${'['.repeat(200_000)}${']'.repeat(200_000)}`).ok).toBe(false);
+});
+
+test('everything a schema refuses is refused in our words', () => {
+  const raw = /invalid|expected|zod|schema/i;
+  const values = [undefined, null, -1, 1e9, 'x'.repeat(500), '\u0000', [], {}, ['a'], { kind: 'x' }];
+  const { setup, ...head } = plain();
+  const [device] = setup.devices;
+  const [program] = setup.programs;
+  const small = {
+    ...head,
+    setup: {
+      ...setup,
+      devices: [{ ...device, body: device?.body.slice(0, 1), controls: device?.controls.slice(0, 1) }],
+      commonCommands: setup.commonCommands.slice(0, 1),
+      programs: [{ ...program, commands: program?.commands.slice(0, 1) }],
+      layers: setup.layers.slice(0, 1),
+      profiles: { everywhere: { ...setup.profiles.everywhere, bindings: {} } },
+    },
+  };
+  const refused = (path: readonly (string | number)[], value: unknown) => {
+    const changed = structuredClone(small) as unknown as Record<string | number, unknown>;
+    let parent = changed;
+    for (const part of path.slice(0, -1)) parent = parent[part] as Record<string | number, unknown>;
+    parent[path.at(-1) ?? ''] = value;
+    const read = readSetupDocument(JSON.stringify(changed));
+    return read.ok ? [] : read.problem.map((problem) => formatProblemWords({ ...problem, path: [] }));
+  };
+  const walk = (value: unknown, path: readonly (string | number)[]): void => {
+    if (path.length > 0)
+      for (const other of values) for (const words of refused(path, other)) expect(words).not.toMatch(raw);
+    if (typeof value !== 'object' || value === null) return;
+    for (const [key, inside] of Object.entries(value).slice(0, Array.isArray(value) ? 1 : 40)) {
+      walk(inside, [...path, Array.isArray(value) ? Number(key) : key]);
+    }
+  };
+  walk(small, []);
 });
 
 test('a document of version 1 is brought up to date', () => {
@@ -65,10 +154,16 @@ test('a document of version 1 is brought up to date', () => {
 });
 
 test.each([
-  ['{"kind":"down","t":1,"device":"a","control":"b"}\n\n{"kind":"up"', 'line 3: This is not JSON.'],
-  ['{"kind":"down","t":-1,"device":"a","control":"b"}', 'line 1, t: Too small'],
-  ['{"kind":"front","t":0,"window":{"executable":3}}', 'line 1, window.executable: Invalid input'],
-  ['{"kind":"hop","t":0}', 'line 1, kind: Invalid'],
+  [
+    '{"kind":"down","t":1,"device":"a","control":"b"}\n\n{"kind":"up"',
+    'line 3, column 13: This is not JSON: a closing }',
+  ],
+  ['{"kind":"down","t":-1,"device":"a","control":"b"}', 'line 1, column 16, t: At least 0.'],
+  [
+    '{"kind":"front","t":0,"window":{"executable":3}}',
+    'line 1, column 33, window.executable: Text is needed here.',
+  ],
+  ['{"kind":"hop","t":0}', 'line 1, column 2, kind: There is no such kind.'],
 ])('events %j are refused with line and path', (text, words) => {
   const read = readEventLines(text);
   expect(read.ok ? '' : formatProblemWords(read.problem)).toContain(words);

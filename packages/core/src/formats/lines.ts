@@ -1,21 +1,29 @@
 import { type EngineEvent, engineEventSchema, type Stroke } from '../engine/index.ts';
 import { ok, type Result, refuse } from '../result.ts';
-import { type FormatProblem, pathText } from './problem.ts';
-import { parseJson } from './setupDocument.ts';
+import { issuePath } from './issuePath.ts';
+import { readJson } from './jsonText.ts';
+import type { FormatProblem } from './problem.ts';
 
 /**
  * Reads a recording of events, one JSON object a line; empty lines are passed over. The first line that is wrong
- * is told with its number and the path inside.
+ * is told with its number, the column and the path inside.
  */
 export function readEventLines(text: string): Result<readonly EngineEvent[], FormatProblem> {
   const events: EngineEvent[] = [];
-  for (const [i, line] of text.split('\n').entries()) {
+  for (const [i, line] of text
+    .replace(/^\ufeff/, '')
+    .split('\n')
+    .entries()) {
     if (line.trim() === '') continue;
-    const json = parseJson(line);
-    if (json === undefined) return refuse({ line: i + 1, path: '', what: { kind: 'not-json' } });
-    const parsed = engineEventSchema.safeParse(json);
+    const json = readJson(line);
+    if (!json.ok) return refuse({ ...json.problem, line: i + 1 });
+    const parsed = engineEventSchema.safeParse(json.value.value);
     const issue = parsed.error?.issues[0];
-    if (issue) return refuse({ line: i + 1, path: pathText(issue.path), what: { kind: 'issue', issue } });
+    if (issue) {
+      const path = issuePath(issue);
+      const { column } = json.value.placeOf(path) ?? { column: null };
+      return refuse({ line: i + 1, column, path, what: { kind: 'issue', issue } });
+    }
     if (parsed.data) events.push(parsed.data);
   }
   return ok(events);

@@ -1,22 +1,48 @@
 import type { z } from 'zod';
 import type { Refusal } from '../setup/index.ts';
 
-/** Why a file was not taken, and where: its line (from 1) where it is read by lines, and the path inside. */
+/** The way into JSON, for instance `['setup', 'programs', 2, 'name']`. */
+export type JsonPath = readonly PropertyKey[];
+
+/** What can be wrong with a text that is meant as JSON, by the names its reader has for that. */
+export type JsonProblem =
+  | 'InvalidSymbol'
+  | 'InvalidNumberFormat'
+  | 'PropertyNameExpected'
+  | 'ValueExpected'
+  | 'ColonExpected'
+  | 'CommaExpected'
+  | 'CloseBraceExpected'
+  | 'CloseBracketExpected'
+  | 'EndOfFileExpected'
+  | 'InvalidCommentToken'
+  | 'UnexpectedEndOfComment'
+  | 'UnexpectedEndOfString'
+  | 'UnexpectedEndOfNumber'
+  | 'InvalidUnicode'
+  | 'InvalidEscapeCharacter'
+  | 'InvalidCharacter';
+
+/** Why a file was not taken, and where: line and column from 1, null where it is about the whole, and the path inside. */
 export interface FormatProblem {
   readonly line: number | null;
-  readonly path: string;
+  readonly column: number | null;
+  readonly path: JsonPath;
   readonly what:
-    | { readonly kind: 'not-json' }
+    | { readonly kind: 'not-json'; readonly problem: JsonProblem }
+    | { readonly kind: 'reserved-name' }
     | { readonly kind: 'too-large'; readonly limit: number }
     | { readonly kind: 'newer'; readonly version: number; readonly known: number }
     | { readonly kind: 'issue'; readonly issue: z.core.$ZodIssue }
     | { readonly kind: 'refusal'; readonly refusal: Refusal };
 }
 
-/** The path of an issue, for instance `setup.programs[2].name`. */
-export function pathText(path: readonly PropertyKey[]): string {
+/** A path as people write it, for instance `setup.programs[2].name`. */
+export function pathText(path: JsonPath): string {
   return path.reduce<string>((text, part) => {
     if (typeof part === 'number') return `${text}[${part}]`;
-    return text === '' ? String(part) : `${text}.${String(part)}`;
+    const name = String(part);
+    if (!/^[\p{L}_$][\p{L}\p{N}_$-]*$/u.test(name)) return `${text}[${JSON.stringify(name)}]`;
+    return text === '' ? name : `${text}.${name}`;
   }, '');
 }

@@ -1,8 +1,10 @@
 import { z } from 'zod';
 import { ok, type Result, refuse } from '../result.ts';
 import { setupWithIds } from '../setup/edits/version1/index.ts';
-import { checkSetup, type Setup, setupSchema } from '../setup/index.ts';
-import { type FormatProblem, pathText } from './problem.ts';
+import { findFaults, type Setup, setupSchema } from '../setup/index.ts';
+import { issuePath } from './issuePath.ts';
+import { readJson } from './jsonText.ts';
+import type { FormatProblem, JsonPath } from './problem.ts';
 
 /** The version that is written. Version 1 had no ids on rules, steps and items of radial menus. */
 export const SETUP_VERSION = 2;
@@ -19,31 +21,38 @@ const headSchema = z.looseObject({ format: z.literal('nimble-lever/set-up'), ver
 /** The longest document taken, in characters. */
 export const DOCUMENT_LIMIT = 50_000_000;
 
-/** Reads a set-up document; what is wrong with it comes with its path, at most 50 things. */
+/** How many things that are wrong are told at once. */
+const MOST_TOLD = 50;
+
+/** Reads a set-up document; what is wrong with it comes with its place and path, at most 50 things. */
 export function readSetupDocument(text: string): Result<Setup, readonly FormatProblem[]> {
-  const nowhere = { line: null, path: '' };
   if (text.length > DOCUMENT_LIMIT) {
-    return refuse([{ ...nowhere, what: { kind: 'too-large', limit: DOCUMENT_LIMIT } }]);
+    return refuse([
+      { line: null, column: null, path: [], what: { kind: 'too-large', limit: DOCUMENT_LIMIT } },
+    ]);
   }
-  const json = parseJson(text);
-  if (json === undefined) return refuse([{ ...nowhere, what: { kind: 'not-json' } }]);
-  const head = headSchema.safeParse(json);
+  const json = readJson(text);
+  if (!json.ok) return refuse([json.problem]);
+  const { value, placeOf } = json.value;
+  const at = (path: JsonPath) => ({ line: null, column: null, ...placeOf(path), path });
+  const head = headSchema.safeParse(value);
   if (head.success && head.data.version > SETUP_VERSION) {
     const { version } = head.data;
-    return refuse([{ ...nowhere, path: 'version', what: { kind: 'newer', version, known: SETUP_VERSION } }]);
+    return refuse([{ ...at(['version']), what: { kind: 'newer', version, known: SETUP_VERSION } }]);
   }
-  const parsed = setupDocumentSchema.safeParse(head.success ? upToDate(head.data) : json);
+  const parsed = setupDocumentSchema.safeParse(head.success ? upToDate(head.data) : value);
   if (!parsed.success) {
-    const issues = parsed.error.issues.slice(0, 50);
-    return refuse(
-      issues.map((issue) => ({ line: null, path: pathText(issue.path), what: { kind: 'issue', issue } })),
-    );
+    const issues = parsed.error.issues.slice(0, MOST_TOLD);
+    return refuse(issues.map((issue) => ({ ...at(issuePath(issue)), what: { kind: 'issue', issue } })));
   }
   const { setup } = parsed.data;
-  const refusals = checkSetup(setup).slice(0, 50);
-  if (refusals.length === 0) return ok(setup);
+  const faults = findFaults(setup).slice(0, MOST_TOLD);
+  if (faults.length === 0) return ok(setup);
   return refuse(
-    refusals.map((refusal) => ({ line: null, path: 'setup', what: { kind: 'refusal', refusal } })),
+    faults.map(({ at: path, refusal }) => ({
+      ...at(['setup', ...path]),
+      what: { kind: 'refusal', refusal },
+    })),
   );
 }
 
@@ -61,13 +70,4 @@ export function writeSetupDocument(setup: Setup): string {
     setup,
   };
   return `${JSON.stringify(document, null, 2)}\n`;
-}
-
-/** A JSON value, or undefined where the text is none. */
-export function parseJson(text: string): unknown {
-  try {
-    return JSON.parse(text);
-  } catch {
-    return undefined;
-  }
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema } from '../devices/index.ts';
+import { because, idSchema } from '../devices/index.ts';
 import { shortcutSchema } from './shortcutSchema.ts';
 
 /** Text that is typed; it may run over several lines. */
@@ -7,7 +7,7 @@ export const typedTextSchema = z
   .string()
   .min(1)
   .max(2000)
-  .regex(/^(?:[^\p{Cc}\p{Cs}]|[\n\t])*$/u);
+  .regex(/^(?:[^\p{Cc}\p{Cs}]|[\n\t])*$/u, because('text'));
 
 /** A place in pixels; x to the right, y downwards, from the screen's or the front window's top left corner. */
 export const placeSchema = z.strictObject({
@@ -23,7 +23,7 @@ const ticks = z
   .int()
   .min(-20)
   .max(20)
-  .refine((count) => count !== 0);
+  .refine((count) => count !== 0, because('ticks-zero'));
 
 /** A click of a pointer button, where the pointer is (`at` null) or at a place. */
 export const clickFields = {
@@ -51,7 +51,7 @@ export const messageSchema = z.discriminatedUnion('protocol', [
     address: z
       .string()
       .max(200)
-      .regex(/^(\/[^\s#*,/?[\]{}\p{Cc}\p{Cs}]+)+$/u),
+      .regex(/^(\/[^\s#*,/?[\]{}\p{Cc}\p{Cs}]+)+$/u, because('osc-address')),
     low: z.number(),
     high: z.number(),
   }),
@@ -87,7 +87,7 @@ const actionOptions = [
       /** The one to pin, or those to go round; all of them where there are none. */
       profiles: z.array(idSchema).max(50),
     })
-    .refine(({ change, profiles }) => change !== 'pin' || profiles.length === 1),
+    .refine(({ change, profiles }) => change !== 'pin' || profiles.length === 1, because('pin-one')),
   /** Pointer speed of a device (null: the control's own): the next or previous step, one step, or one while held. */
   z.strictObject({
     kind: z.literal('speed'),

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema, lineSchema, type Trigger, triggerSchema } from '../devices/index.ts';
+import { because, idSchema, lineSchema, type Trigger, triggerSchema } from '../devices/index.ts';
 import { type Action, actionSchema } from './action.ts';
 
 /** How a press is sent; see the engine's press styles. */
@@ -83,7 +83,7 @@ export const noteSchema = z
   .trim()
   .min(1)
   .max(1000)
-  .regex(/^(?:[^\p{Cc}\p{Cs}]|[\n\t])*$/u);
+  .regex(/^(?:[^\p{Cc}\p{Cs}]|[\n\t])*$/u, because('text'));
 
 export const bindingSchema = z.strictObject({
   behaviour: behaviourSchema,

@@ -1,4 +1,5 @@
 import { missing } from './checkAction.ts';
+import type { Fault } from './fault.ts';
 import { type Macro, type MacroStep, MOST_STEPS } from './macro.ts';
 import { hasNamed, namedByStep } from './references.ts';
 import type { Refusal } from './refusal.ts';
@@ -6,17 +7,37 @@ import { EVERYWHERE, type Setup } from './setup.ts';
 
 /** Everything wrong with the macros of a set-up: what they name is not there, circles, too many steps. */
 export function checkMacros(setup: Setup): readonly Refusal[] {
+  return faultsOfMacros(setup).map(({ refusal }) => refusal);
+}
+
+/** The same, each with where it is. */
+export function faultsOfMacros(setup: Setup): readonly Fault[] {
   const counts = new StepCounts(setup);
-  return setup.macros.flatMap((macro) => {
-    const wrong = checkSteps(setup, macro.steps) ?? checkLength(counts, macro);
-    return wrong ? [wrong] : [];
+  return setup.macros.flatMap((macro, i): readonly Fault[] => {
+    const at = ['macros', i, 'steps'];
+    const inside = faultOfSteps(setup, at, macro.steps);
+    if (inside) return [inside];
+    const refusal = checkLength(counts, macro);
+    return refusal ? [{ at, refusal }] : [];
   });
 }
 
 /** What steps name that is not there, or null. */
 export function checkSteps(setup: Setup, steps: readonly MacroStep[]): Refusal | null {
-  for (const named of steps.flatMap(namedByStep)) {
-    if (!hasNamed(setup, named)) return missing(named, EVERYWHERE);
+  return faultOfSteps(setup, [], steps)?.refusal ?? null;
+}
+
+function faultOfSteps(setup: Setup, above: Fault['at'], steps: readonly MacroStep[]): Fault | null {
+  for (const [i, step] of steps.entries()) {
+    const at = [...above, i];
+    if (step.kind === 'repeat') {
+      const inside = faultOfSteps(setup, [...at, 'steps'], step.steps);
+      if (inside) return inside;
+      continue;
+    }
+    for (const named of namedByStep(step)) {
+      if (!hasNamed(setup, named)) return { at, refusal: missing(named, EVERYWHERE) };
+    }
   }
   return null;
 }

@@ -1,10 +1,9 @@
-import { foldName, isPressed, type Trigger, triggersOf } from '../devices/index.ts';
+import { isPressed, type Trigger, triggersOf } from '../devices/index.ts';
 import { type Behaviour, type Binding, needsRelease, type Slot, slotOf } from './binding.ts';
 import { checkAction, checkProgram, commandsKnown, type KnowsCommand } from './checkAction.ts';
-import { checkMacros } from './checkMacros.ts';
-import type { MacroStep } from './macro.ts';
+import type { Fault } from './fault.ts';
 import type { Refusal } from './refusal.ts';
-import { BASE_LAYER, commandIds, EVERYWHERE, LIMITS, type Profile, type Setup } from './setup.ts';
+import { EVERYWHERE, LIMITS, type Profile, type Setup } from './setup.ts';
 
 /** What is wrong with a binding at a slot, or null. A missing binding (inherit) needs only a real slot. */
 export function checkBinding(
@@ -56,22 +55,31 @@ function firstOf<Item>(items: readonly Item[], check: (item: Item) => Refusal | 
 
 /** The first thing wrong with a profile and its bindings, or null. */
 export function checkProfile(setup: Setup, profile: Profile): Refusal | null {
+  return faultOfProfile(setup, profile)?.refusal ?? null;
+}
+
+/** The same with where it is: the path inside the profile. */
+export function faultOfProfile(setup: Setup, profile: Profile): Fault | null {
   const keys = Object.keys(profile.bindings);
   if (keys.length > LIMITS.bindingsOfProfile) {
-    return { code: 'too-many', what: 'bindingsOfProfile', limit: LIMITS.bindingsOfProfile };
+    const refusal = { code: 'too-many', what: 'bindingsOfProfile', limit: LIMITS.bindingsOfProfile } as const;
+    return { at: ['bindings'], refusal };
   }
   const knows = commandsKnown(setup, profile);
   for (const key of keys) {
+    const at = ['bindings', key];
     const slot = slotOf(profile.id, key);
-    if (!slot) return { code: 'bad-slot-key', profile: profile.id, key };
-    const wrong = checkBinding(setup, profile, slot, profile.bindings[key] ?? null, knows);
-    if (wrong) return wrong;
+    if (!slot) return { at, refusal: { code: 'bad-slot-key', profile: profile.id, key } };
+    const refusal = checkBinding(setup, profile, slot, profile.bindings[key] ?? null, knows);
+    if (refusal) return { at, refusal };
   }
-  return checkBasedOn(setup, profile);
+  const refusal = checkBasedOn(setup, profile);
+  return refusal && { at: ['basedOn'], refusal };
 }
 
 /** A refusal where a profile is based on one that is not there, or on itself by way of others. */
 export function checkBasedOn(setup: Setup, profile: Profile): Refusal | null {
+  if (profile.id === EVERYWHERE && profile.basedOn !== null) return { code: 'everywhere-based' };
   const seen = new Set([profile.id]);
   for (let next = profile.basedOn; next !== null; ) {
     if (seen.has(next)) return { code: 'based-on-circle', profile: profile.id };
@@ -81,60 +89,4 @@ export function checkBasedOn(setup: Setup, profile: Profile): Refusal | null {
     next = under.basedOn;
   }
   return null;
-}
-
-/** Everything in a set-up that refers to nothing or stands twice. A sound set-up gives an empty list. */
-export function checkSetup(setup: Setup): readonly Refusal[] {
-  const found: Refusal[] = [];
-  if (setup.profiles[EVERYWHERE]?.program !== null) found.push({ code: 'everywhere-missing' });
-  if (setup.layers[0]?.id !== BASE_LAYER) found.push({ code: 'base-layer-missing' });
-  const ids = [
-    ...repeatedIds(setup.devices),
-    ...repeatedIds(setup.programs),
-    ...repeatedIds(setup.layers),
-    ...repeatedIds(setup.macros),
-    ...repeatedIds(setup.radialMenus),
-    ...repeated(commandIds(setup)),
-    ...setup.devices.flatMap(({ controls }) => repeatedIds(controls)),
-    ...setup.programs.flatMap(({ rules }) => repeatedIds(rules)),
-    ...Object.values(setup.profiles).flatMap(({ rules }) => repeatedIds(rules)),
-    ...setup.radialMenus.flatMap(({ items }) => repeatedIds(items)),
-    ...setup.macros.flatMap(({ steps }) => repeated(stepIds(steps))),
-  ];
-  for (const id of ids) found.push({ code: 'id-taken', id });
-  for (const name of repeated(setup.programs.map((program) => foldName(program.name)))) {
-    found.push({ code: 'name-taken', name });
-  }
-  for (const [id, profile] of Object.entries(setup.profiles)) {
-    if (profile.id !== id) found.push({ code: 'unknown-profile', profile: id });
-    if (profile.program === null && id !== EVERYWHERE)
-      found.push({ code: 'profile-of-other-program', profile: id });
-    if (profile.program !== null && !setup.programs.some((program) => program.id === profile.program)) {
-      found.push({ code: 'unknown-program', program: profile.program });
-    }
-    const wrong = checkProfile(setup, profile);
-    if (wrong) found.push(wrong);
-  }
-  const everywhere = setup.profiles[EVERYWHERE];
-  for (const { action } of setup.radialMenus.flatMap(({ items }) => items)) {
-    const wrong = everywhere ? checkAction(setup, everywhere, action) : null;
-    if (wrong) found.push(wrong);
-  }
-  return [...found, ...checkMacros(setup)];
-}
-
-function repeatedIds(list: readonly { readonly id: string }[]): readonly string[] {
-  return repeated(list.map(({ id }) => id));
-}
-
-/** The ids of steps, those inside others too. */
-export function stepIds(steps: readonly MacroStep[]): readonly string[] {
-  return steps.flatMap((step) => (step.kind === 'repeat' ? [step.id, ...stepIds(step.steps)] : [step.id]));
-}
-
-function repeated(values: readonly string[]): readonly string[] {
-  const seen = new Set<string>();
-  const twice = new Set<string>();
-  for (const value of values) (seen.has(value) ? twice : seen).add(value);
-  return [...twice];
 }

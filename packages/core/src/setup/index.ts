@@ -32,7 +32,7 @@ export {
 } from './binding.ts';
 export { checkAction, commandsKnown, type KnowsCommand } from './checkAction.ts';
 export { checkSteps } from './checkMacros.ts';
-export { checkBinding, checkSetup } from './checkSetup.ts';
+export { checkBinding } from './checkSetup.ts';
 export { type Copying, type CopyPlan, type CopyStep, planCopy, type RowPlace } from './copying.ts';
 export { demoSetup } from './demo/demoSetup.ts';
 export { asItCame, copyDevice } from './deviceEdits.ts';
@@ -80,6 +80,8 @@ export {
   storedSchema,
   WIRE_VERSION,
 } from './edits/wire.ts';
+export type { Fault } from './fault.ts';
+export { checkSetup, findFaults } from './findFaults.ts';
 export type { ItemKind } from './itemKinds.ts';
 export { type Macro, type MacroStep, MOST_STEPS, macroSchema, STEPS_DEEP, type StepBody } from './macro.ts';
 export { type BareStep, numberItems, numberSteps } from './numbered.ts';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema, nameSchema } from '../devices/index.ts';
+import { because, idSchema, nameSchema } from '../devices/index.ts';
 import { KEY_BY_CODE } from '../keys/index.ts';
 import { clickFields, type Place, typedTextSchema, wheelFields } from './action.ts';
 import { shortcutSchema } from './shortcutSchema.ts';
@@ -8,7 +8,7 @@ import { shortcutSchema } from './shortcutSchema.ts';
 const codeSchema = z
   .string()
   .max(40)
-  .refine((code) => KEY_BY_CODE.has(code));
+  .refine((code) => KEY_BY_CODE.has(code), because('key-code'));
 
 /** What one step of a macro does. Waits are in milliseconds. */
 export type StepBody =
@@ -100,3 +100,8 @@ export const macroSchema = z.strictObject({
   goesOn: z.boolean(),
 });
 export type Macro = z.infer<typeof macroSchema>;
+
+/** The ids of steps, those inside others too. */
+export function stepIds(steps: readonly MacroStep[]): readonly string[] {
+  return steps.flatMap((step) => (step.kind === 'repeat' ? [step.id, ...stepIds(step.steps)] : [step.id]));
+}

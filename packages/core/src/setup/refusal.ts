@@ -46,4 +46,5 @@ export type Refusal =
   | { readonly code: 'entry-unknown' }
   | { readonly code: 'changed-since' }
   | { readonly code: 'everywhere-missing' }
+  | { readonly code: 'everywhere-based' }
   | { readonly code: 'base-layer-missing' };

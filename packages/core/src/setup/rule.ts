@@ -1,12 +1,12 @@
 import { z } from 'zod';
-import { idSchema, LINE_PATTERN } from '../devices/index.ts';
+import { because, idSchema, LINE_PATTERN } from '../devices/index.ts';
 import { compilePattern } from './patterns/pattern.ts';
 
 /** Compares one thing of a window. A bad regular expression is refused; the issue's `params` say why. */
 export const patternSchema = z
   .strictObject({
     match: z.enum(['exact', 'glob', 'regex']),
-    text: z.string().trim().min(1).max(200).regex(LINE_PATTERN),
+    text: z.string().trim().min(1).max(200).regex(LINE_PATTERN, because('line')),
   })
   .check((context) => {
     const compiled = compilePattern(context.value);
@@ -25,7 +25,7 @@ export const ruleSchema = z
     class: field,
     title: field,
   })
-  .refine((rule) => rule.executable || rule.class || rule.title);
+  .refine((rule) => rule.executable || rule.class || rule.title, because('rule-empty'));
 export type Rule = z.infer<typeof ruleSchema>;
 
 /** The rule that most programs have: the executable's name, exactly. */

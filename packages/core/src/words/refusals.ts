@@ -83,6 +83,8 @@ export function refusalWords(refusal: Refusal): string {
       return 'Someone has changed the same things since, so there is nothing left to undo.';
     case 'everywhere-missing':
       return 'The profile Everywhere is missing.';
+    case 'everywhere-based':
+      return 'Everywhere is under all profiles, so it cannot be based on one.';
     case 'base-layer-missing':
       return 'The base layer must come first.';
   }

@@ -1,7 +1,7 @@
 import { ok, refuse } from '../../result.ts';
 import { checkMacros } from '../checkMacros.ts';
-import { checkBasedOn, checkProfile, stepIds } from '../checkSetup.ts';
-import type { MacroStep } from '../macro.ts';
+import { checkBasedOn, checkProfile } from '../checkSetup.ts';
+import { type MacroStep, stepIds } from '../macro.ts';
 import type { RadialItem, RadialMenu } from '../radialMenu.ts';
 import { hasNamed } from '../references.ts';
 import type { Refusal } from '../refusal.ts';

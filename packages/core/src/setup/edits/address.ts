@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { ID_PATTERN } from '../../devices/index.ts';
+import { because, ID_PATTERN } from '../../devices/index.ts';
 import { type Slot, slotKey, slotOf } from '../binding.ts';
 import type { ItemKind } from '../itemKinds.ts';
 import { type ItemList, shapeOf } from './items.ts';
@@ -65,7 +65,7 @@ function parse(address: Address): ParsedAddress | null {
 export const addressSchema = z
   .string()
   .max(600)
-  .refine((address) => parseAddress(address) !== null);
+  .refine((address) => parseAddress(address) !== null, because('address'));
 
 /** The addresses of items. */
 export const itemAt = {

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { arbitraryEdit, arbitrarySetup } from '../../testing/index.ts';
 import { acting, type Binding, keyOf, type Slot } from '../binding.ts';
-import { checkSetup } from '../checkSetup.ts';
 import { demoSetup } from '../demo/demoSetup.ts';
+import { checkSetup } from '../findFaults.ts';
 import { type Setup, setupSchema } from '../setup.ts';
 import { itemAt } from './address.ts';
 import { applyEdit } from './applyEdit.ts';

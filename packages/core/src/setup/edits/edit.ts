@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema } from '../../devices/index.ts';
+import { because, idSchema } from '../../devices/index.ts';
 import { stepSchemaAt } from '../macro.ts';
 import { addressSchema, type ParsedAddress, parseAddress } from './address.ts';
 import { fieldSchema } from './fields.ts';
@@ -14,7 +14,7 @@ export const MOST_TOGETHER = 50_000;
 
 const fieldsSchema = z
   .record(z.string().max(120), z.unknown())
-  .refine((fields) => Object.keys(fields).length <= MOST_FIELDS);
+  .refine((fields) => Object.keys(fields).length <= MOST_FIELDS, because('too-many-fields'));
 
 /** Changes fields of an item, each by its path. A binding that is not there yet is made by its behaviour. */
 const setSchema = z

@@ -1,6 +1,6 @@
 import { acting } from '../../binding.ts';
-import { checkSetup } from '../../checkSetup.ts';
 import { demoSetup } from '../../demo/demoSetup.ts';
+import { checkSetup } from '../../findFaults.ts';
 import { setupSchema } from '../../setup.ts';
 import { applyEdit } from '../applyEdit.ts';
 import { upcastPair } from './upcast.ts';

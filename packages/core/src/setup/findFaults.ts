@@ -1,0 +1,127 @@
+import { foldName } from '../devices/index.ts';
+import { checkAction } from './checkAction.ts';
+import { faultsOfMacros } from './checkMacros.ts';
+import { faultOfProfile } from './checkSetup.ts';
+import type { Fault } from './fault.ts';
+import type { MacroStep } from './macro.ts';
+import type { Refusal } from './refusal.ts';
+import { BASE_LAYER, EVERYWHERE, type Profile, type Setup } from './setup.ts';
+
+type Path = Fault['at'];
+interface Named {
+  readonly at: Path;
+  readonly value: string;
+}
+
+/** Everything in a set-up that refers to nothing or stands twice. A sound set-up gives an empty list. */
+export function checkSetup(setup: Setup): readonly Refusal[] {
+  return findFaults(setup).map(({ refusal }) => refusal);
+}
+
+/** The same, each with where it is: the path of the very thing. */
+export function findFaults(setup: Setup): readonly Fault[] {
+  return [
+    ...faultsOfWhole(setup),
+    ...faultsOfIds(setup),
+    ...Object.entries(setup.profiles).flatMap(([id, profile]) =>
+      placed(['profiles', id], faultsOfProfile(setup, id, profile)),
+    ),
+    ...faultsOfMenus(setup),
+    ...faultsOfMacros(setup),
+  ];
+}
+
+function placed(above: Path, faults: readonly Fault[]): readonly Fault[] {
+  return faults.map(({ at, refusal }) => ({ at: [...above, ...at], refusal }));
+}
+
+function faultsOfWhole(setup: Setup): readonly Fault[] {
+  const faults: Fault[] = [];
+  if (setup.profiles[EVERYWHERE]?.program !== null) {
+    faults.push({ at: ['profiles', EVERYWHERE], refusal: { code: 'everywhere-missing' } });
+  }
+  if (setup.layers[0]?.id !== BASE_LAYER) {
+    faults.push({ at: ['layers', 0], refusal: { code: 'base-layer-missing' } });
+  }
+  const names = setup.programs.map(({ name }, i) => ({
+    at: ['programs', i, 'name'],
+    value: foldName(name),
+  }));
+  return [
+    ...faults,
+    ...repeated(names).map(({ at, value }): Fault => ({ at, refusal: { code: 'name-taken', name: value } })),
+  ];
+}
+
+/** Ids that stand twice where each may stand once. */
+function faultsOfIds(setup: Setup): readonly Fault[] {
+  const { devices, programs, layers, macros, radialMenus, profiles } = setup;
+  const commands = [
+    ...idsOf(['commonCommands'], setup.commonCommands),
+    ...programs.flatMap((program, i) => idsOf(['programs', i, 'commands'], program.commands)),
+  ];
+  const lists = [
+    idsOf(['devices'], devices),
+    idsOf(['programs'], programs),
+    idsOf(['layers'], layers),
+    idsOf(['macros'], macros),
+    idsOf(['radialMenus'], radialMenus),
+    commands,
+    ...devices.map(({ controls }, i) => idsOf(['devices', i, 'controls'], controls)),
+    ...programs.map(({ rules }, i) => idsOf(['programs', i, 'rules'], rules)),
+    ...Object.entries(profiles).map(([id, { rules }]) => idsOf(['profiles', id, 'rules'], rules)),
+    ...radialMenus.map(({ items }, i) => idsOf(['radialMenus', i, 'items'], items)),
+    ...macros.map(({ steps }, i) => stepIds(['macros', i, 'steps'], steps)),
+  ];
+  return lists.flatMap((list) =>
+    repeated(list).map(({ at, value }): Fault => ({ at, refusal: { code: 'id-taken', id: value } })),
+  );
+}
+
+function faultsOfProfile(setup: Setup, key: string, profile: Profile): readonly Fault[] {
+  const faults: Fault[] = [];
+  const { id, program } = profile;
+  if (id !== key) faults.push({ at: ['id'], refusal: { code: 'unknown-profile', profile: key } });
+  if (program === null && key !== EVERYWHERE) {
+    faults.push({ at: ['program'], refusal: { code: 'profile-of-other-program', profile: key } });
+  }
+  if (program !== null && !setup.programs.some((each) => each.id === program)) {
+    faults.push({ at: ['program'], refusal: { code: 'unknown-program', program } });
+  }
+  const fault = faultOfProfile(setup, profile);
+  return fault ? [...faults, fault] : faults;
+}
+
+function faultsOfMenus(setup: Setup): readonly Fault[] {
+  const everywhere = setup.profiles[EVERYWHERE];
+  if (!everywhere) return [];
+  return setup.radialMenus.flatMap(({ items }, i) =>
+    items.flatMap(({ action }, j): readonly Fault[] => {
+      const refusal = checkAction(setup, everywhere, action);
+      return refusal ? [{ at: ['radialMenus', i, 'items', j, 'action'], refusal }] : [];
+    }),
+  );
+}
+
+function idsOf(above: Path, list: readonly { readonly id: string }[]): readonly Named[] {
+  return list.map(({ id }, i) => ({ at: [...above, i, 'id'], value: id }));
+}
+
+/** The ids of steps, those inside others too. */
+function stepIds(above: Path, steps: readonly MacroStep[]): readonly Named[] {
+  return steps.flatMap((step, i) => [
+    { at: [...above, i, 'id'], value: step.id },
+    ...(step.kind === 'repeat' ? stepIds([...above, i, 'steps'], step.steps) : []),
+  ]);
+}
+
+/** The second of those that stand twice, each value once. */
+function repeated(values: readonly Named[]): readonly Named[] {
+  const seen = new Set<string>();
+  const twice = new Map<string, Named>();
+  for (const named of values) {
+    if (seen.has(named.value) && !twice.has(named.value)) twice.set(named.value, named);
+    seen.add(named.value);
+  }
+  return [...twice.values()];
+}
