@@ -7,7 +7,7 @@ import { ROOT } from './lib/places.mjs';
 ensureNpmPackages();
 const { spawnSync } = await import('node:child_process');
 const cli = path.join(ROOT, 'apps/cli/src/main.ts');
-const args = ['--import', 'tsx', cli, ...process.argv.slice(2)];
+const args = ['--import', import.meta.resolve('tsx'), cli, ...process.argv.slice(2)];
 const { status } = spawnSync(process.execPath, args, {
   stdio: 'inherit',
   cwd: process.env.INIT_CWD ?? process.cwd(),

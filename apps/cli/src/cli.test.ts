@@ -1,5 +1,6 @@
 import { execFileSync, spawnSync } from 'node:child_process';
-import { readFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { jsonSchemas } from '@nimble-lever/core/formats';
 import { demoSetup } from '@nimble-lever/core/setup';
@@ -68,6 +69,49 @@ test('device prints the controls of a descriptor and what its reports say', () =
   );
 });
 
+test.each([[['help']], [['--help']], [['check', '-h']]])(
+  '%j tells how it is used, and is no error',
+  (words) => {
+    const { status, stdout, stderr } = spawnSync(process.execPath, args(words), { encoding: 'utf8' });
+    expect({ status, stderr }).toEqual({ status: 0, stderr: '' });
+    expect(stdout).toMatch(/^Usage:\n {2}lever rehearse/);
+  },
+);
+
+test('a trigger that is not set is told as what it is instead', () => {
+  const hold = ['--front', 'Brindle', '--control', 'twelve-pad/key-1', '--trigger', 'hold'];
+  expect(lever('explain', setup, ...hold)).toContain(
+    'hold: not set, so it is a press: Ctrl+Z. Nothing set here; comes from Everywhere',
+  );
+});
+
+test('it works from any folder, and whoever reads it may stop', () => {
+  const script = path.join(root, 'scripts/lever.mjs');
+  const shell = `node ${JSON.stringify(script)} rehearse ${JSON.stringify(setup)} ${JSON.stringify(recording)} | head -1`;
+  const { status, stdout, stderr } = spawnSync('bash', ['-o', 'pipefail', '-c', shell], {
+    encoding: 'utf8',
+    cwd: tmpdir(),
+  });
+  expect({ status, stderr: stderr.replace(/^npm warn.*\n/gm, '') }).toEqual({ status: 0, stderr: '' });
+  expect(stdout.trim().split('\n')).toHaveLength(1);
+});
+
+test('a file that is wrong is told with line, column and path; one in UTF-16 is read', () => {
+  const folder = mkdtempSync(path.join(tmpdir(), 'lever-'));
+  const wrong = path.join(folder, 'wrong.json');
+  writeFileSync(wrong, readFileSync(setup, 'utf8').replace('"id": "far"', '"id": "Far"'));
+  expect(refused('check', wrong)).toMatch(
+    /wrong\.json: line \d+, column \d+, setup\.layers\[1\]\.id: An id is/,
+  );
+  const wide = path.join(folder, 'wide.json');
+  writeFileSync(wide, `\ufeff${readFileSync(setup, 'utf8')}`, 'utf16le');
+  expect(lever('check', wide)).toContain('sound');
+  writeFileSync(wrong, Buffer.from([0x7b, 0x22, 0xe9, 0x22]));
+  expect(refused('check', wrong)).toContain('not text in UTF-8');
+  expect(refused('check', folder)).toContain('This is a folder');
+  rmSync(folder, { recursive: true });
+});
+
 test.each([
   [['device', setup], 'is not a hexadecimal number'],
   [['device', at('examples/bench-dial.hex'), '--report', 'xyz'], '“xyz” is not'],
@@ -77,9 +121,10 @@ test.each([
     'There are: clockwise',
   ],
   [['check', 'nowhere.json'], 'There is no such file.'],
-  [['check', recording], 'This is not JSON.'],
+  [['check', recording], 'This is not JSON: there is something after the end.'],
   [['dance'], 'Usage:'],
-  [['check', setup, '--sideways'], '--sideways'],
+  [['check', setup, '--sideways'], 'There is no option --sideways.'],
+  [['explain', setup, '--front'], '--front needs a value'],
 ])('%j is refused in words, without a stack', (words, said) => {
   const message = refused(...words);
   expect(message).toContain(said);

@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import {
   bytesText,
   decodeReport,
@@ -9,7 +8,7 @@ import {
   readBytes,
 } from '@nimble-lever/core/devices/hid';
 import { bytesProblemWords, descriptorProblemWords } from '@nimble-lever/core/words';
-import { Refused } from './files.ts';
+import { Refused, readBytesOf } from './files.ts';
 
 /** The controls a report descriptor describes, a line each; and what reports say, an event a line. */
 export function device(file: string, reports: readonly string[]): string {
@@ -34,12 +33,7 @@ export function device(file: string, reports: readonly string[]): string {
 
 /** A descriptor from a file of text in any common spelling, or of the bytes themselves. */
 function readDescriptor(file: string): Uint8Array {
-  let data: Buffer;
-  try {
-    data = readFileSync(file);
-  } catch {
-    throw new Refused(`${file}: There is no such file.`);
-  }
+  const data = readBytesOf(file);
   const isText = data.every((byte) => byte === 9 || byte === 10 || byte === 13 || (byte >= 32 && byte < 127));
   if (!isText) return data;
   const read = readBytes(data.toString('latin1'));

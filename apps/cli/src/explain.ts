@@ -1,6 +1,11 @@
-import { type Control, type Trigger, triggerSchema, triggersOf } from '@nimble-lever/core/devices';
+import { type Control, type Trigger, triggerSchema, triggersOf, wayOf } from '@nimble-lever/core/devices';
 import { compile, eventsOfUse, INITIAL_STATE, type Stroke, step } from '@nimble-lever/core/engine';
-import { type FrontWindow, profileChain, resolveBehaviour } from '@nimble-lever/core/resolve';
+import {
+  type FrontWindow,
+  profileChain,
+  type Resolution,
+  resolveBehaviour,
+} from '@nimble-lever/core/resolve';
 import { BASE_LAYER, type Setup } from '@nimble-lever/core/setup';
 import { accountOf, sentOf, triggerName, whyThisOne } from '@nimble-lever/core/words';
 import { Refused, readSetup } from './files.ts';
@@ -31,7 +36,12 @@ export function explain(file: string, asked: Asked): string {
   const triggers = asked.trigger === null ? triggersOf(control) : [readTrigger(control, asked.trigger)];
   const lines = triggers.flatMap((trigger) => {
     const resolution = resolveBehaviour(chain, layers, device, control.id, trigger);
+    const isSet = isBound(resolution) || control.native[trigger] !== undefined;
     if (asked.trigger === null && resolution.decided === null && !control.native[trigger]) return [];
+    const instead = isSet ? null : insteadOf(trigger);
+    const looked = instead
+      ? resolveBehaviour(chain, layers, device, control.id, instead.trigger)
+      : resolution;
     let state = fronted.state;
     const strokes: Stroke[] = [];
     for (const event of eventsOfUse(device, control, trigger)) {
@@ -41,9 +51,37 @@ export function explain(file: string, asked: Asked): string {
     }
     const sent = sentOf(strokes).map(({ text, count }) => (count > 1 ? `${text} ×${count}` : text));
     const what = sent.length > 0 ? sent.join(', ') : 'nothing is sent';
-    return `${triggerName(control, trigger)}: ${what}. ${whyThisOne(setup, resolution, profile)}\n`;
+    const not = instead ? `not set, so it is ${instead.words}: ` : '';
+    return `${triggerName(control, trigger)}: ${not}${what}. ${whyThisOne(setup, looked, profile)}\n`;
   });
   return `${subject} ${did}. ${why}\n${lines.join('')}`;
+}
+
+/** Whether something is bound that counts: set to native, most triggers are as if they were not there. */
+function isBound({ decided }: Resolution): boolean {
+  return decided !== null && decided.binding.behaviour.kind !== 'native';
+}
+
+/** What a use is where nothing is set for it itself; null where it is nothing else. */
+function insteadOf(trigger: Trigger): { readonly trigger: Trigger; readonly words: string } | null {
+  switch (wayOf(trigger)) {
+    case 'hold':
+    case 'nudge':
+      return { trigger: 'press', words: 'a press' };
+    case 'press':
+      return trigger === 'press' ? null : { trigger: 'press', words: 'a press' };
+    case 'pressed-turn':
+      return {
+        trigger: trigger === 'pressed-clockwise' ? 'clockwise' : 'anticlockwise',
+        words: 'a turn like any other',
+      };
+    case 'turn':
+    case 'shuttle':
+    case 'slide':
+    case 'slide-step':
+    case 'phrase':
+      return null;
+  }
 }
 
 function findControl(setup: Setup, place: string): { device: string; control: Control } {

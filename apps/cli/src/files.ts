@@ -6,13 +6,38 @@ import { formatProblemWords } from '@nimble-lever/core/words';
 /** What was asked cannot be done; the message says why, without a stack. */
 export class Refused extends Error {}
 
-/** Reads a text file, or says why not. */
-export function readText(file: string): string {
+/** The bytes of a file, or why not. */
+export function readBytesOf(file: string): Buffer {
   try {
-    return readFileSync(file, 'utf8');
+    return readFileSync(file);
   } catch (error) {
-    const missing = (error as NodeJS.ErrnoException).code === 'ENOENT';
-    throw new Refused(`${file}: ${missing ? 'There is no such file.' : 'It cannot be read.'}`);
+    throw new Refused(
+      `${file}: ${WHY_NOT[(error as NodeJS.ErrnoException).code ?? ''] ?? 'It cannot be read.'}`,
+    );
+  }
+}
+
+const WHY_NOT: Readonly<Record<string, string>> = {
+  ENOENT: 'There is no such file.',
+  EISDIR: 'This is a folder, not a file.',
+  EACCES: 'You may not read this file.',
+};
+
+/** By which byte-order mark a text says how its characters are written (Unicode Standard, chapter 23.8). */
+const MARKS = [
+  ['utf-16le', [0xff, 0xfe]],
+  ['utf-16be', [0xfe, 0xff]],
+] as const;
+
+/** Reads a text file: UTF-8, or UTF-16 where a byte-order mark says so. */
+export function readText(file: string): string {
+  const bytes = readBytesOf(file);
+  const marked = MARKS.find(([, mark]) => mark.every((byte, i) => bytes[i] === byte));
+  const encoding = marked?.[0] ?? 'utf-8';
+  try {
+    return new TextDecoder(encoding, { fatal: true }).decode(bytes);
+  } catch {
+    throw new Refused(`${file}: This is not text in ${encoding.toUpperCase()}. Save it as UTF-8.`);
   }
 }
 

@@ -11,6 +11,7 @@ const USAGE = `Usage:
                                                          what a control does in a program, and why
   lever check SETUP.json                                 whether a set-up document is sound
   lever device DESCRIPTOR [--report HEX]…                the controls a device describes, and what its reports say
+  lever help                                             this
 `;
 
 const OPTIONS = {
@@ -20,12 +21,14 @@ const OPTIONS = {
   trigger: { type: 'string' },
   layer: { type: 'string' },
   report: { type: 'string', multiple: true },
+  help: { type: 'boolean', short: 'h' },
 } as const;
 
 /** What was asked, done; a text for standard output. */
 function run(args: string[]): string {
   const { values, positionals } = readArguments(args);
   const [command, ...files] = positionals;
+  if (values.help || command === 'help') return USAGE;
   if (command === 'rehearse' && files.length === 2) {
     return rehearse(files[0] ?? '', files[1] ?? '', values.explain ?? false);
   }
@@ -35,16 +38,38 @@ function run(args: string[]): string {
     const { front, control, trigger = null, layer = null } = values;
     return explain(files[0] ?? '', { front, control, trigger, layer });
   }
-  throw new Refused(USAGE);
+  throw new Refused(
+    `${command === undefined ? '' : `“${positionals.join(' ')}” is not how this is used.\n\n`}${USAGE}`,
+  );
 }
 
 function readArguments(args: string[]) {
   try {
     return parseArgs({ args, options: OPTIONS, allowPositionals: true });
   } catch (error) {
-    throw new Refused(`${error instanceof Error ? error.message : error}\n\n${USAGE}`);
+    throw new Refused(`${optionWords(error)}\n\n${USAGE}`);
   }
 }
+
+/** What is wrong with an option, in our words. */
+function optionWords(error: unknown): string {
+  const { code, message = '' } = error as { code?: string; message?: string };
+  const named = /'(-[^' ]*)/.exec(message)?.[1] ?? 'An option';
+  switch (code) {
+    case 'ERR_PARSE_ARGS_UNKNOWN_OPTION':
+      return `There is no option ${named}.`;
+    case 'ERR_PARSE_ARGS_INVALID_OPTION_VALUE':
+      return /not take/.test(message) ? `${named} takes no value.` : `${named} needs a value after it.`;
+    default:
+      return 'This is not how it is used.';
+  }
+}
+
+// Whoever reads what is printed may stop reading, as `| head -1` does.
+process.stdout.on('error', (error: NodeJS.ErrnoException) => {
+  if (error.code !== 'EPIPE') throw error;
+  process.exit(0);
+});
 
 try {
   process.stdout.write(run(process.argv.slice(2)));

@@ -1,6 +1,6 @@
-import { simulate } from '@nimble-lever/core/engine';
 import { readEventLines, writeStrokeLines } from '@nimble-lever/core/formats';
 import { accountOf, formatProblemWords } from '@nimble-lever/core/words';
+import { playRecording } from '@nimble-lever/session';
 import { Refused, readSetup, readText } from './files.ts';
 
 /**
@@ -11,7 +11,7 @@ export function rehearse(setupFile: string, eventsFile: string, explained: boole
   const setup = readSetup(setupFile);
   const events = readEventLines(readText(eventsFile));
   if (!events.ok) throw new Refused(`${eventsFile}: ${formatProblemWords(events.problem)}`);
-  const { explanations, strokes } = simulate(setup, events.value);
+  const { explanations, strokes } = playRecording(setup, events.value);
   if (!explained) return writeStrokeLines(strokes);
   return explanations
     .map((explanation) => {

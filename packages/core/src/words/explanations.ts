@@ -44,7 +44,7 @@ export function accountOf(setup: Setup, explanation: Explanation): Account {
     case 'phrase':
       return { subject: 'Voice', did: `“${event.text}”`, why };
     case 'attach':
-      return { subject: deviceName(setup, event.device), did: 'connected', why };
+      return { subject: deviceName(setup, event.device), did: takenOr('connected', outcome), why };
     case 'due': {
       const trigger = outcome.kind === 'pressed' ? outcome.resolution.trigger : 'press';
       const did = triggerNameIn(setup, event.device, event.control, trigger).toLowerCase();
@@ -53,10 +53,15 @@ export function accountOf(setup: Setup, explanation: Explanation): Account {
     case 'time':
       return { subject: 'Time', did: 'went on', why };
     case 'detach':
-      return { subject: deviceName(setup, event.device), did: 'gone', why };
+      return { subject: deviceName(setup, event.device), did: takenOr('gone', outcome), why };
     case 'reset':
       return { subject: 'Everything', did: 'let go', why };
   }
+}
+
+/** What was done, unless there is nothing that could have done it. */
+function takenOr(did: string, { kind }: Outcome): string {
+  return kind === 'ignored' ? 'not known' : did;
 }
 
 type ControlEvent = Extract<Explanation['event'], { kind: 'down' | 'up' | 'turn' | 'position' }>;
