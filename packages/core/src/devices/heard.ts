@@ -22,6 +22,12 @@ export type HeardUse = { readonly device: string; readonly control: string } & (
   | { readonly kind: 'position'; readonly value: number }
 );
 
+/** A control and the device it is on. */
+export interface ControlOf {
+  readonly device: Device;
+  readonly control: Control;
+}
+
 /** The value from which a control that reports values counts as pressed. */
 const PRESSED_FROM = 0.5;
 
@@ -29,10 +35,7 @@ const PRESSED_FROM = 0.5;
  * The control of the rig that something heard belongs to: the one that is said to be heard so; else, for a mouse
  * or a pen, the first device of its kind with a control that does by itself what was heard. Null for none.
  */
-export function controlHeard(
-  devices: readonly Device[],
-  { id, change }: HeardInput,
-): { readonly device: Device; readonly control: Control } | null {
+export function controlHeard(devices: readonly Device[], { id, change }: HeardInput): ControlOf | null {
   for (const device of devices) {
     const control = device.controls.find(({ heardAs }) => heardAs.includes(id));
     if (control) return { device, control };
@@ -61,13 +64,9 @@ function doesByItself(
   return press?.kind === 'wheel' && scrolls(press) && Math.sign(press.ticks) === Math.sign(change.amount);
 }
 
-/** What something heard tells the engine; nothing where it belongs to no control or says nothing to it. */
-export function usesHeard(devices: readonly Device[], input: HeardInput): readonly HeardUse[] {
-  const found = controlHeard(devices, input);
-  if (!found) return [];
-  const { control } = found;
-  const at = { device: found.device.id, control: control.id };
-  const { change } = input;
+/** What a change that was heard of a control tells the engine; nothing where the control cannot be used so. */
+export function usesHeard({ device, control }: ControlOf, change: HeardChange): readonly HeardUse[] {
+  const at = { device: device.id, control: control.id };
   if (change.kind === 'down' || change.kind === 'up') {
     return control.canPress ? [{ ...at, kind: change.kind }] : [];
   }

@@ -27,7 +27,14 @@ export {
   takesPhrases,
 } from './device.ts';
 export { freeId } from './freeId.ts';
-export { controlHeard, type HeardChange, type HeardInput, type HeardUse, usesHeard } from './heard.ts';
+export {
+  type ControlOf,
+  controlHeard,
+  type HeardChange,
+  type HeardInput,
+  type HeardUse,
+  usesHeard,
+} from './heard.ts';
 export { heardIdSchema } from './heardId.ts';
 export { type LabelledPoint, type LabelPlace, placeLabels } from './labelPlaces.ts';
 export {

@@ -28,8 +28,14 @@ function buttonsOf(type: 'mouse' | 'pen', names: Readonly<Record<number, string>
 
 const POINTER_EVENTS = ['pointerdown', 'pointermove', 'pointerup', 'pointercancel'] as const;
 
-/** The real mouse, over a part of the page: buttons, wheel and tilt. What it does there by itself is kept from happening. */
-export function mouseSource(where: () => Where | null): InputSource {
+/** `MouseEvent.button` from which on buttons are of no use to a page: those would only leave it. */
+const THUMB_BUTTONS = 3;
+
+/**
+ * The real mouse, over a part of the page: buttons, wheel and tilt. What it does there by itself is kept from happening;
+ * where it is shared with the page, only what would scroll by itself or leave the page.
+ */
+export function mouseSource(where: () => Where | null, shared = false): InputSource {
   return {
     id: 'mouse',
     name: WORDS.mouse,
@@ -38,21 +44,25 @@ export function mouseSource(where: () => Where | null): InputSource {
     listen: async (onHeard) => {
       const place = where() ?? window;
       const ended = new AbortController();
-      const on = { signal: ended.signal, capture: true, passive: false } as const;
+      const on = { signal: ended.signal, capture: true, passive: shared } as const;
       const onPointer = buttonsOf('mouse', WORDS.mouseButtons, onHeard);
       for (const kind of POINTER_EVENTS) place.addEventListener(kind, onPointer as EventListener, on);
       // A button let go elsewhere comes up all the same.
       window.addEventListener('pointerup', onPointer, on);
-      const keep = (event: Event) => event.preventDefault();
+      const keep = (event: Event) => {
+        const { button } = event as MouseEvent;
+        const isPages = button < THUMB_BUTTONS && !(button === 1 && event.type === 'mousedown');
+        if (!shared || !isPages) event.preventDefault();
+      };
       for (const kind of ['mousedown', 'mouseup', 'auxclick', 'contextmenu']) {
-        place.addEventListener(kind, keep, on);
+        place.addEventListener(kind, keep, { ...on, passive: false });
       }
       place.addEventListener(
         'wheel',
         (event) => {
           const { deltaX, deltaY, isTrusted } = event as WheelEvent;
           if (!isTrusted) return;
-          event.preventDefault();
+          if (!shared) event.preventDefault();
           if (deltaY !== 0) {
             onHeard({
               id: 'mouse/wheel',

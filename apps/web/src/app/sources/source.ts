@@ -6,7 +6,8 @@ export interface Heard extends HeardInput {
   readonly change: HeardChange;
 }
 
-export type OnHeard = (heard: Heard) => void;
+/** Told of what was heard; says whether it was taken, so that the page itself shall not have it too. */
+export type OnHeard = (heard: Heard) => boolean;
 export type Stop = () => void;
 
 /** A way in which a browser hears real devices. */

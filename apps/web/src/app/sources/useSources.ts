@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { Heard, InputSource, Stop } from './source.ts';
+import type { InputSource, OnHeard, Stop } from './source.ts';
 import { WORDS } from './words.ts';
 
 export interface SourceState {
@@ -15,7 +15,7 @@ export interface SourceState {
 export function useSources(
   sources: readonly InputSource[],
   on: boolean,
-  onHeard: (heard: Heard) => void,
+  onHeard: OnHeard,
 ): readonly SourceState[] {
   const latest = useRef(onHeard);
   latest.current = onHeard;

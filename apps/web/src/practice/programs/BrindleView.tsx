@@ -1,6 +1,7 @@
 import { styled, useTheme } from '@mui/material/styles';
 import { type PointerEvent, useEffect, useRef } from 'react';
 import { useAppDispatch } from '../../app/store.ts';
+import { useSize } from '../../pieces/useSize.ts';
 import { changeProgram } from '../programKeys.ts';
 import { usePrograms } from '../programsSlice.ts';
 import { StatusLine } from '../StatusLine.tsx';
@@ -26,16 +27,14 @@ export function BrindleView() {
   const painting = usePrograms(({ brindle }) => brindle);
   const { scene } = useTheme().palette.tokens;
   const element = useRef<HTMLCanvasElement>(null);
+  const canvasSize = useSize(element);
   const drawing = useRef(false);
   useEffect(() => {
     const canvas = element.current;
     if (!canvas) return;
-    const paint = () => paintCanvas(canvas, painting, scene);
-    paint();
-    const sized = new ResizeObserver(paint);
-    sized.observe(canvas);
-    return () => sized.disconnect();
-  }, [painting, scene]);
+    // Its size too: a canvas that is sized anew is empty.
+    if (canvasSize.width > 0) paintCanvas(canvas, painting, scene);
+  }, [painting, scene, canvasSize]);
 
   const pointOf = (event: PointerEvent<HTMLCanvasElement>) =>
     canvasPoint(event.currentTarget.getBoundingClientRect(), painting, event.clientX, event.clientY);

@@ -15,7 +15,6 @@ import { RigStrip } from './RigStrip.tsx';
 import type { Use } from './use.ts';
 import { selectBoard, selectCell } from './useBoard.ts';
 import { useHeardControls } from './useHeardControls.ts';
-import { useRealMouse } from './useRealMouse.ts';
 
 /** Read at once, beside the matrix: nothing is edited before something is selected. */
 const dock = import('./dock/Dock.tsx');
@@ -59,9 +58,6 @@ export function BoardPage() {
     },
     [dispatch, light, fade, model, cell, front],
   );
-  const mouse = useAppSelector((state) => selectSetup(state).devices.find(({ kind }) => kind === 'mouse'));
-  const heard = useCallback((heardUse: Use) => mouse && use(mouse, heardUse), [mouse, use]);
-  useRealMouse(mouse, heard);
   useHeardControls(use);
 
   const { devices } = useAppSelector(selectSetup);

@@ -3,6 +3,7 @@ import { styled } from '@mui/material/styles';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { useSize } from '../../pieces/useSize.ts';
 import { type BoardModel, rowKey } from './boardModel.ts';
 import { searched, selectBoardState, viewChanged } from './boardSlice.ts';
 import { ColumnHead } from './ColumnHead.tsx';
@@ -48,14 +49,8 @@ export function Matrix({ model, flashing, front, onChoose, onHelp, onCopy }: Pro
   const [intent, setIntent] = useState<string | null>(null);
   const onKeyDown = useMatrixKeys(model, onChoose, onHelp);
   const scroller = useRef<HTMLDivElement>(null);
-  const [width, setWidth] = useState(0);
+  const { width } = useSize(scroller);
   const [scrolling, setScrolling] = useState(false);
-  useLayoutEffect(() => {
-    if (!scroller.current) return;
-    const sized = new ResizeObserver(([entry]) => setWidth(entry?.contentRect.width ?? 0));
-    sized.observe(scroller.current);
-    return () => sized.disconnect();
-  }, []);
 
   const items = useMemo(() => itemsOf(model), [model]);
   const pinned = model.columns.filter((column) => column.pinned).length;

@@ -1,55 +1,52 @@
-import { type Control, controlHeard, type Device, usesHeard } from '@nimble-lever/core/devices';
-import { useMemo } from 'react';
+import {
+  type Control,
+  controlHeard,
+  type Device,
+  type HeardUse,
+  usesHeard,
+} from '@nimble-lever/core/devices';
 import { useStore } from 'react-redux';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { gamepadSource } from '../../app/sources/gamepadSource.ts';
 import { isTyping } from '../../app/sources/isTyping.ts';
 import { keySource } from '../../app/sources/keySource.ts';
+import { mouseSource } from '../../app/sources/pointerSources.ts';
 import type { Heard } from '../../app/sources/source.ts';
 import { useSources } from '../../app/sources/useSources.ts';
 import type { AppStore } from '../../app/store.ts';
 import { selectBoardState } from './boardSlice.ts';
 import type { Use } from './use.ts';
 
+const SOURCES = [keySource, gamepadSource, mouseSource(() => null, true)];
+
+/** What the Board itself is worked with: heard without going to the control's row, so that a click stays a click. */
+const OWN: ReadonlySet<string> = new Set(['mouse/button/0', 'mouse/button/2', 'mouse/wheel']);
+
 /**
- * Hears the keys that pedals and pads of the rig send, and gamepads, and says which control was used; while a
- * shortcut is recorded or something is typed, keys are left alone.
+ * Hears the real mouse, the keys that pedals and pads of the rig send, and gamepads, and says which control was used;
+ * while a shortcut is recorded or something is typed, keys are left alone.
  */
 export function useHeardControls(heard: (device: Device, use: Use) => void): void {
   const store = useStore() as AppStore;
-  const sources = useMemo(() => {
-    const isMapped = (id: string) => {
-      const state = store.getState();
-      if (isTyping() || selectBoardState(state).recording) return false;
-      return controlHeard(selectSetup(state).devices, { id, change: { kind: 'down' } }) !== null;
-    };
-    return [keySource(isMapped), gamepadSource];
-  }, [store]);
-  useSources(sources, true, (input: Heard) => {
-    const { devices } = selectSetup(store.getState());
-    const found = controlHeard(devices, input);
-    if (!found) return;
-    for (const use of usesHeard(devices, input)) {
-      const down = use.kind !== 'up';
-      heard(found.device, {
-        control: found.control,
-        trigger: triggerOf(found.control, use),
-        down,
-        select: true,
-      });
+  useSources(SOURCES, true, ({ id, change }: Heard) => {
+    const state = store.getState();
+    const isKey = id.startsWith('key/');
+    if (isKey && change.kind === 'down' && (isTyping() || selectBoardState(state).recording)) return false;
+    const found = controlHeard(selectSetup(state).devices, { id, change });
+    if (!found) return false;
+    const { device, control } = found;
+    for (const use of usesHeard(found, change)) {
+      const trigger = triggerOf(control, use);
+      heard(device, { control, trigger, down: use.kind !== 'up', select: !OWN.has(id) });
       if (use.kind === 'turn' || use.kind === 'position') {
-        heard(found.device, {
-          control: found.control,
-          trigger: triggerOf(found.control, use),
-          down: false,
-          select: false,
-        });
+        heard(device, { control, trigger, down: false, select: false });
       }
     }
+    return true;
   });
 }
 
-function triggerOf(control: Control, use: ReturnType<typeof usesHeard>[number]): Use['trigger'] {
+function triggerOf(control: Control, use: HeardUse): Use['trigger'] {
   if (use.kind === 'turn') return use.amount > 0 ? 'clockwise' : 'anticlockwise';
   if (use.kind !== 'position') return 'press';
   if (control.slider) return 'slide';

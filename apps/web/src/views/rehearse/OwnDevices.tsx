@@ -59,28 +59,28 @@ export function OwnDevices({ surface, onClose }: Props) {
   const store = useStore() as AppStore;
   const [told, setTold] = useState<readonly Told[]>([]);
   const sources = useMemo(() => {
-    const devices = () => selectSetup(store.getState()).devices;
-    const isMapped = (id: string) => controlHeard(devices(), { id, change: { kind: 'down' } }) !== null;
     return [
       mouseSource(() => surface.current),
       penSource(() => surface.current),
-      keySource(isMapped),
+      keySource,
       gamepadSource,
       midiSource,
       hidSource(() => undefined),
     ];
-  }, [store, surface]);
+  }, [surface]);
   const onHeard = useCallback(
     (heard: Heard) => {
       const { devices } = selectSetup(store.getState());
       const found = controlHeard(devices, heard);
+      if (!found && heard.id.startsWith('key/')) return false;
       const to = found && `${found.device.name}, ${found.control.name}`;
       if (heard.change.kind !== 'up') {
         setTold((before) =>
           [{ key: (before[0]?.key ?? 0) + 1, name: heard.name, to }, ...before].slice(0, LISTED),
         );
       }
-      for (const use of usesHeard(devices, heard)) dispatch(feed(use));
+      if (found) for (const use of usesHeard(found, heard.change)) dispatch(feed(use));
+      return true;
     },
     [dispatch, store],
   );

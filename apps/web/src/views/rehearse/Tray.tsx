@@ -1,8 +1,9 @@
 import { styled } from '@mui/material/styles';
 import type { Device } from '@nimble-lever/core/devices';
-import { useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppSelector } from '../../app/store.ts';
+import { useSize } from '../../pieces/useSize.ts';
 import { TrayDevice } from './TrayDevice.tsx';
 import { WORDS } from './words.ts';
 
@@ -56,21 +57,17 @@ const Tabs = styled('div')(({ theme: { vars } }) => ({
   },
 }));
 
+/** How many devices are shown before the tray's width is known. */
+const FITS_AT_FIRST = 3;
+
 /** The rig's devices to press and turn: as many as fit, the others by tabs. */
 export function Tray() {
   const { devices } = useAppSelector(selectSetup);
   const element = useRef<HTMLElement>(null);
-  const [fits, setFits] = useState(3);
   /** Ids, the one asked for last at the end. */
   const [asked, setAsked] = useState<readonly string[]>([]);
-  useLayoutEffect(() => {
-    if (!element.current) return;
-    const sized = new ResizeObserver(([entry]) => {
-      if (entry) setFits(Math.max(1, Math.floor(entry.contentRect.width / LEAST_WIDTH)));
-    });
-    sized.observe(element.current);
-    return () => sized.disconnect();
-  }, []);
+  const { width } = useSize(element);
+  const fits = width === 0 ? FITS_AT_FIRST : Math.max(1, Math.floor(width / LEAST_WIDTH));
   const shown = useMemo(() => shownDevices(devices, asked, fits), [devices, asked, fits]);
   return (
     <Box ref={element} aria-label={WORDS.tray} title={WORDS.trayHint}>

@@ -81,7 +81,7 @@ export function FindPanel({ device, control, onUsed, onSelect }: Props) {
     () => [
       mouseSource(() => pad.current),
       penSource(() => pad.current),
-      keySource((id) => !OWN_KEYS.test(id) && !isTyping()),
+      keySource,
       gamepadSource,
       midiSource,
       hidSource(setDescribed),
@@ -96,6 +96,11 @@ export function FindPanel({ device, control, onUsed, onSelect }: Props) {
     [dispatch, store],
   );
   const onHeard = (input: Heard) => {
+    if (input.id.startsWith('key/') && (OWN_KEYS.test(input.id) || isTyping())) return false;
+    hear(input);
+    return true;
+  };
+  const hear = (input: Heard) => {
     const { devices } = selectSetup(store.getState());
     const found = controlHeard(devices, input);
     const isUp = input.change.kind === 'up';

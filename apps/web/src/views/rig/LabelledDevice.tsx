@@ -1,9 +1,10 @@
 import { styled, useTheme } from '@mui/material/styles';
 import type { Control, Device } from '@nimble-lever/core/devices';
-import { useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { useMemo, useRef } from 'react';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppSelector } from '../../app/store.ts';
 import { DeviceDrawing } from '../../pieces/DeviceDrawing.tsx';
+import { useSize } from '../../pieces/useSize.ts';
 import { type ControlUse, usesOf } from './controlUses.ts';
 import { LINE, layOut, PAD } from './labelLayout.ts';
 import { WORDS } from './words.ts';
@@ -87,15 +88,7 @@ interface Props {
 export function LabelledDevice({ device, profile, layer, selected, lit, onUse }: Props) {
   const setup = useAppSelector(selectSetup);
   const element = useRef<HTMLElement>(null);
-  const [size, setSize] = useState({ width: 0, height: 0 });
-  useLayoutEffect(() => {
-    if (!element.current) return;
-    const sized = new ResizeObserver(([entry]) => {
-      if (entry) setSize({ width: entry.contentRect.width, height: entry.contentRect.height });
-    });
-    sized.observe(element.current);
-    return () => sized.disconnect();
-  }, []);
+  const size = useSize(element);
   const { fontFamily } = useTheme().typography;
   const measure = useMemo(() => {
     const pen = document.createElement('canvas').getContext('2d');
