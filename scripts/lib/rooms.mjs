@@ -4,7 +4,18 @@ const web = (...names) => names.map((name) => `apps/web/src/${name}`);
 
 /** Of core: what stands in the middle of `packages/core/src` and any folder of it may use. */
 const [ROOT_FILES] = core('[a-zA-Z]+\\.ts');
-const ALL_OF_CORE = core('keys', 'devices', 'setup', 'resolve', 'engine', 'formats', 'words');
+const ALL_OF_CORE = core(
+  'keys',
+  'devices',
+  'drawing',
+  'setup',
+  'resolve',
+  'engine',
+  'memory',
+  'review',
+  'formats',
+  'words',
+);
 const PAGE = ['react', 'react-dom', 'react-redux', 'react-router', '@mui', '@reduxjs', 'lucide-react', 'zod'];
 
 /**
@@ -15,13 +26,20 @@ export const ROOMS = [
   [ROOT_FILES, [], []],
   [core('keys')[0], [ROOT_FILES], ['zod']],
   [core('devices')[0], [ROOT_FILES, ...core('keys')], ['zod']],
+  [core('drawing')[0], [], []],
   [core('setup')[0], [ROOT_FILES, ...core('keys', 'devices')], ['zod']],
   [core('resolve')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup')], ['zod']],
   [core('engine')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve')], ['zod']],
-  [core('formats')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve', 'engine')], ['zod', 'jsonc-parser']],
+  [core('memory')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve')], []],
+  [core('review')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve', 'engine')], []],
+  [
+    core('formats')[0],
+    [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve', 'engine')],
+    ['zod', 'jsonc-parser'],
+  ],
   [
     core('words')[0],
-    [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve', 'engine', 'formats')],
+    [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve', 'engine', 'memory', 'formats')],
     ['zod'],
   ],
   [core('testing')[0], [ROOT_FILES, ...ALL_OF_CORE], ['fast-check']],

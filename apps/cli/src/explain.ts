@@ -1,11 +1,12 @@
 import { type Control, type Trigger, triggerSchema, triggersOf, wayOf } from '@nimble-lever/core/devices';
-import { compile, eventsOfUse, INITIAL_STATE, type Stroke, step } from '@nimble-lever/core/engine';
+import { compile, INITIAL_STATE, type Stroke, step } from '@nimble-lever/core/engine';
 import {
   type FrontWindow,
   profileChain,
   type Resolution,
   resolveBehaviour,
 } from '@nimble-lever/core/resolve';
+import { eventsOfUse } from '@nimble-lever/core/review';
 import { BASE_LAYER, type Setup } from '@nimble-lever/core/setup';
 import { accountOf, sentOf, triggerName, whyThisOne } from '@nimble-lever/core/words';
 import { Refused, readSetup } from './files.ts';

@@ -36,7 +36,6 @@ export {
   usesHeard,
 } from './heard.ts';
 export { heardIdSchema } from './heardId.ts';
-export { type LabelledPoint, type LabelPlace, placeLabels } from './labelPlaces.ts';
 export {
   cutName,
   foldName,

@@ -1,5 +1,5 @@
-import type { MemoryDoes, MemoryProblem, MemoryReason } from '../formats/index.ts';
 import { legendOf } from '../keys/index.ts';
+import type { MemoryDoes, MemoryProblem, MemoryReason } from '../memory/index.ts';
 import { wheelText } from './sent.ts';
 
 const REASONS: Readonly<Record<MemoryReason, string>> = {

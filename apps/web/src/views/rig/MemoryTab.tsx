@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import { styled } from '@mui/material/styles';
 import type { Device } from '@nimble-lever/core/devices';
-import { compareMemory, planMemory, readMemory, writeMemory } from '@nimble-lever/core/formats';
+import { compareMemory, planMemory, readMemory, writeMemory } from '@nimble-lever/core/memory';
 import {
   memoryDoesWords,
   memoryProblemWords,

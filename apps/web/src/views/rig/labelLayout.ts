@@ -1,4 +1,5 @@
-import { type Device, type LabelPlace, placeLabels, shapeBox } from '@nimble-lever/core/devices';
+import { type Device, shapeBox } from '@nimble-lever/core/devices';
+import { type LabelPlace, placeLabels } from '@nimble-lever/core/drawing';
 import type { ControlUse } from './controlUses.ts';
 import { WORDS } from './words.ts';
 

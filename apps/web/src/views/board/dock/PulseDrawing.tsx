@@ -1,5 +1,5 @@
 import { styled } from '@mui/material/styles';
-import { TRIED_MS } from '@nimble-lever/core/engine';
+import { TRIED_MS } from '@nimble-lever/core/review';
 import { WORDS } from '../words.ts';
 import type { Tried } from './triedOut.ts';
 

@@ -1,11 +1,5 @@
-import {
-  type Compiled,
-  controlAt,
-  eventsOfUse,
-  INITIAL_STATE,
-  step,
-  TRIED_MS,
-} from '@nimble-lever/core/engine';
+import { type Compiled, controlAt, INITIAL_STATE, step } from '@nimble-lever/core/engine';
+import { eventsOfUse, TRIED_MS } from '@nimble-lever/core/review';
 import type { Slot } from '@nimble-lever/core/setup';
 import { changeWords } from '@nimble-lever/core/words';
 import { WORDS } from '../words.ts';

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
-import { fromCatalogue, type Trigger, twelvePad } from '../../devices/index.ts';
-import { KEY_TABLE } from '../../keys/index.ts';
-import { acting, type Behaviour, demoSetup, type Setup, slotKey } from '../../setup/index.ts';
-import { arbitrarySetup } from '../../testing/index.ts';
-import { compareMemory, type MemoryEntry, planMemory, readMemory, writeMemory } from '../index.ts';
+import { fromCatalogue, type Trigger, twelvePad } from '../devices/index.ts';
+import { KEY_TABLE } from '../keys/index.ts';
+import { compareMemory, type MemoryEntry, planMemory, readMemory, writeMemory } from '../memory/index.ts';
+import { acting, type Behaviour, demoSetup, type Setup, slotKey } from '../setup/index.ts';
+import { arbitrarySetup } from '../testing/index.ts';
 import { hasUsage } from './memoryBytes.ts';
 
 const pad = twelvePad('pad');

@@ -1,6 +1,6 @@
-import { type Device, isPressed, type Trigger, triggersOf } from '../../devices/index.ts';
-import { codesOf, parseSteps } from '../../keys/index.ts';
-import { profileChain, resolveBehaviour } from '../../resolve/index.ts';
+import { type Device, isPressed, type Trigger, triggersOf } from '../devices/index.ts';
+import { codesOf, parseSteps } from '../keys/index.ts';
+import { profileChain, resolveBehaviour } from '../resolve/index.ts';
 import {
   type Action,
   BASE_LAYER,
@@ -8,7 +8,7 @@ import {
   commandOf,
   type Profile,
   type Setup,
-} from '../../setup/index.ts';
+} from '../setup/index.ts';
 import { entryBytes, hasUsage, MEMORY_FRAME } from './memoryBytes.ts';
 import type { MemoryDoes, MemoryEntry, MemoryReason } from './memoryEntry.ts';
 

@@ -1,4 +1,4 @@
-import type { Trigger } from '../../devices/index.ts';
+import type { Trigger } from '../devices/index.ts';
 
 /** What a control does by its device's own memory: nothing that needs time, layers or a computer's help. */
 export type MemoryDoes =

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { CATALOGUE, shapeBox } from './index.ts';
+import { CATALOGUE, shapeBox } from '../devices/index.ts';
 import { cross, type LabelledPoint, placeLabels } from './labelPlaces.ts';
 
 const WIDTH = 500;

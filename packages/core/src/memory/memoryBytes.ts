@@ -1,7 +1,7 @@
-import type { Device } from '../../devices/index.ts';
-import { TRIGGERS } from '../../devices/index.ts';
-import { KEY_BY_CODE, KEY_TABLE } from '../../keys/index.ts';
-import { ok, type Result, refuse } from '../../result.ts';
+import type { Device } from '../devices/index.ts';
+import { TRIGGERS } from '../devices/index.ts';
+import { KEY_BY_CODE, KEY_TABLE } from '../keys/index.ts';
+import { ok, type Result, refuse } from '../result.ts';
 import type { MemoryDoes, MemoryEntry } from './memoryEntry.ts';
 
 /**

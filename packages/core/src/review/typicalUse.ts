@@ -1,5 +1,5 @@
 import type { Control, Trigger } from '../devices/index.ts';
-import type { EngineEvent } from './event.ts';
+import type { EngineEvent } from '../engine/event.ts';
 
 /** How long one tried use lasts, and how many steps a tried turn goes: milliseconds. */
 export const TRIED_MS = 1200;

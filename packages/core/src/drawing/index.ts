@@ -1,0 +1,1 @@
+export { type LabelledPoint, type LabelPlace, placeLabels } from './labelPlaces.ts';

@@ -1,0 +1,1 @@
+export { eventsOfUse, TRIED_MS } from './typicalUse.ts';
