@@ -15,6 +15,12 @@ export default {
       },
     ],
   },
-  testTimeout: 300_000,
+  // For a slow machine; what takes longer by itself is a soak.
+  testTimeout: 60_000,
+  coverageProvider: 'v8',
+  coverageReporters: ['json-summary'],
+  coverageDirectory: '.local/reports',
+  // Of what the tests read; files that none reads are not counted.
+  coveragePathIgnorePatterns: ['/node_modules/', '/testing/'],
   moduleFileExtensions: ['ts', 'tsx', 'mjs', 'js', 'json'],
 };

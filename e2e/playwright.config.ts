@@ -11,7 +11,7 @@ export default defineConfig({
   workers: 2,
   retries: 0,
   forbidOnly: true,
-  timeout: 300_000,
+  timeout: 120_000,
   expect: { timeout: 30_000 },
   use: {
     viewport: { width: 1280, height: 800 },

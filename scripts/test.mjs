@@ -29,7 +29,7 @@ await main(async () => {
   const { Tally } = await import('./lib/tally.mjs');
   const tally = new Tally();
   if (parts.includes('check')) {
-    say('Types and lint…');
+    say('Types, lint and who may import whom…');
     const { checks } = await import('./lib/checks.mjs');
     for (const { holds } of await checks()) tally.check(holds);
   }
@@ -69,9 +69,11 @@ async function withDatabase(parts, others, tally) {
       ensureDebianPackages(REFERENCES);
       say('Unit and property tests…');
       const report = path.join(reports, 'unit.json');
-      const args = ['--json', `--outputFile=${report}`, '--testLocationInResults', ...others];
+      const whole = others.length === 0 ? ['--coverage'] : [];
+      const args = ['--json', `--outputFile=${report}`, '--testLocationInResults', ...whole, ...others];
       await runNode('jest', 'bin/jest.js', ROOT, args, { stdio: ['ignore', 'ignore', 'inherit'] });
       tally.add(countJest(readReport(report)));
+      if (whole.length > 0) sayCoverage(readReport(path.join(reports, 'coverage-summary.json')));
     }
     if (parts.includes('e2e')) {
       const { ensureBuilt } = await import('./lib/build.mjs');
@@ -98,6 +100,13 @@ async function withDatabase(parts, others, tally) {
     rmSync(path.join(reports, name === 'jest' ? 'unit.json' : 'e2e.json'), { force: true });
     await runAside(process.execPath, [binOf(name, cwd, program), ...args], { cwd, env, ...options });
   }
+}
+
+function sayCoverage({ total: { lines, branches, functions } }) {
+  const part = ({ pct }) => `${Math.round(pct)} %`;
+  say(
+    `Unit tests cover ${part(lines)} of the lines, ${part(branches)} of the branches, ${part(functions)} of the functions.`,
+  );
 }
 
 function readReport(file) {

@@ -1,10 +1,13 @@
-import { execFileSync, spawnSync } from 'node:child_process';
+import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { jsonSchemas } from '@nimble-lever/core/formats';
 import { demoSetup } from '@nimble-lever/core/setup';
+import { Refused } from './files.ts';
+import { run } from './run.ts';
 
+const node = process.execPath;
 const root = path.resolve(__dirname, '../../..');
 const at = (file: string) => path.join(root, 'docs', file);
 const [setup, recording] = ['examples/demo.set-up.json', 'examples/afternoon.events.ndjson'].map(at) as [
@@ -12,11 +15,15 @@ const [setup, recording] = ['examples/demo.set-up.json', 'examples/afternoon.eve
   string,
 ];
 const args = (words: string[]) => ['--import', 'tsx', path.join(root, 'apps/cli/src/main.ts'), ...words];
-const lever = (...words: string[]) => execFileSync(process.execPath, args(words), { encoding: 'utf8' });
-const refused = (...words: string[]) => {
-  const { status, stderr, stdout } = spawnSync(process.execPath, args(words), { encoding: 'utf8' });
-  expect({ status, stdout }).toEqual({ status: 2, stdout: '' });
-  return stderr;
+const lever = (...words: string[]) => run(words);
+const refused = (...words: string[]): string => {
+  try {
+    run(words);
+  } catch (error) {
+    if (error instanceof Refused) return error.message;
+    throw error;
+  }
+  throw new Error('It was not refused.');
 };
 
 test('the schemas and the example set-up in the docs are those of the code', () => {
@@ -69,14 +76,22 @@ test('device prints the controls of a descriptor and what its reports say', () =
   );
 });
 
-test.each([[['help']], [['--help']], [['check', '-h']]])(
-  '%j tells how it is used, and is no error',
-  (words) => {
-    const { status, stdout, stderr } = spawnSync(process.execPath, args(words), { encoding: 'utf8' });
-    expect({ status, stderr }).toEqual({ status: 0, stderr: '' });
-    expect(stdout).toMatch(/^Usage:\n {2}lever rehearse/);
-  },
-);
+test.each([[['help']], [['--help']], [['check', '-h']]])('%j tells how it is used', (words) => {
+  expect(lever(...words)).toMatch(/^Usage:\n {2}lever rehearse/);
+});
+
+test('what is done goes to standard output, what is refused to standard error with code 2', () => {
+  const process = (...words: string[]) => {
+    const { status, stdout, stderr } = spawnSync(node, args(words), { encoding: 'utf8' });
+    return { status, stdout: stdout.split('\n')[0], stderr: stderr.split('\n')[0] };
+  };
+  expect(process('--help')).toEqual({ status: 0, stdout: 'Usage:', stderr: '' });
+  expect(process('dance')).toEqual({
+    status: 2,
+    stdout: '',
+    stderr: '“dance” is not how this is used.',
+  });
+});
 
 test('a trigger that is not set is told as what it is instead', () => {
   const hold = ['--front', 'Brindle', '--control', 'twelve-pad/key-1', '--trigger', 'hold'];
@@ -123,6 +138,7 @@ test.each([
   [['check', 'nowhere.json'], 'There is no such file.'],
   [['check', recording], 'This is not JSON: there is something after the end.'],
   [['dance'], 'Usage:'],
+  [[], 'Usage:'],
   [['check', setup, '--sideways'], 'There is no option --sideways.'],
   [['explain', setup, '--front'], '--front needs a value'],
 ])('%j is refused in words, without a stack', (words, said) => {

@@ -1,4 +1,4 @@
-import type { Explanation, Stroke } from '@nimble-lever/core/engine';
+import type { EngineState, Explanation, Stroke } from '@nimble-lever/core/engine';
 import { applyEdit, type Setup } from '@nimble-lever/core/setup';
 import {
   arbitraryScenario,
@@ -51,16 +51,15 @@ test('random runs with edits in between send and explain what the engine alone d
     const { clock, session, strokes, told } = desk(setup);
     let current = setup;
     for (const each of happenings) {
+      clock.advanceTo(each.t);
       if (each.kind !== 'edit') {
-        const { t, ...event } = each;
-        clock.advanceTo(t);
+        const { t: _t, ...event } = each;
         session.take(event);
         continue;
       }
       const applied = applyEdit(current, each.edit);
       if (!applied.ok) continue;
       current = applied.value.setup;
-      clock.advanceTo(each.t);
       session.use(current);
     }
     // Events in the past are taken at the newest time known by both; only the event itself says its own time.
@@ -68,7 +67,9 @@ test('random runs with edits in between send and explain what the engine alone d
       JSON.stringify(all.map(({ event: { t: _t, ...event }, ...rest }) => ({ ...rest, event })));
     if (JSON.stringify(strokes) !== JSON.stringify(alone.strokes)) throw new Error('other strokes');
     if (bare(told) !== bare(alone.explanations)) throw new Error('explained otherwise');
-    if (JSON.stringify(session.state) !== JSON.stringify(alone.state)) throw new Error('another state');
+    // An edit that is refused is not told to the session, so that its time may be a little behind.
+    const still = (state: EngineState) => JSON.stringify({ ...state, now: 0 });
+    if (still(session.state) !== still(alone.state)) throw new Error('another state');
   };
   expect(tryOut(arbitraryScenario, same, { runs: 100 }).failure).toBeNull();
 });

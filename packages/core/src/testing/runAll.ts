@@ -43,12 +43,12 @@ export function runAll(
       take(each);
       continue;
     }
-    const applied = applyEdit(current, each.edit);
-    if (!applied.ok) continue;
     // What was due before the edit is still done as it was before.
     const advanced = advance(compiled, state, each.t);
     state = advanced.state;
     explanations.push(...advanced.due);
+    const applied = applyEdit(current, each.edit);
+    if (!applied.ok) continue;
     current = applied.value.setup;
     compiled = compile(current, compiled);
     take({ kind: 'edited', t: each.t });

@@ -39,7 +39,7 @@ test('an edit and its inverse give the same set-up', () => {
       const back = applyEdit(applied.value.setup, applied.value.inverse);
       expect(back.ok && back.value.setup).toEqual(before);
     }),
-    { numRuns: 600 },
+    { numRuns: 200 },
   );
 });
 
@@ -53,7 +53,7 @@ test('an applied edit leaves the set-up sound, and edit and inverse pass the sch
       expect(editSchema.parse(edit)).toEqual(edit);
       expect(editSchema.parse(applied.value.inverse)).toEqual(applied.value.inverse);
     }),
-    { numRuns: 300 },
+    { numRuns: 150 },
   );
 });
 

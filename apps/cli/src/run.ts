@@ -1,0 +1,66 @@
+import { parseArgs } from 'node:util';
+import { check } from './check.ts';
+import { device } from './device.ts';
+import { explain } from './explain.ts';
+import { Refused } from './files.ts';
+import { rehearse } from './rehearse.ts';
+
+const USAGE = `Usage:
+  lever rehearse SETUP.json EVENTS.ndjson [--explain]    what a recording becomes, a stroke a line
+  lever explain SETUP.json --front PROGRAM --control DEVICE/CONTROL [--trigger T] [--layer L]
+                                                         what a control does in a program, and why
+  lever check SETUP.json                                 whether a set-up document is sound
+  lever device DESCRIPTOR [--report HEX]…                the controls a device describes, and what its reports say
+  lever help                                             this
+`;
+
+const OPTIONS = {
+  explain: { type: 'boolean' },
+  front: { type: 'string' },
+  control: { type: 'string' },
+  trigger: { type: 'string' },
+  layer: { type: 'string' },
+  report: { type: 'string', multiple: true },
+  help: { type: 'boolean', short: 'h' },
+} as const;
+
+/** What was asked, done: a text for standard output. Throws `Refused` with a message to show. */
+export function run(args: string[]): string {
+  const { values, positionals } = readArguments(args);
+  const [command, ...files] = positionals;
+  if (values.help || command === 'help') return USAGE;
+  if (command === 'rehearse' && files.length === 2) {
+    return rehearse(files[0] ?? '', files[1] ?? '', values.explain ?? false);
+  }
+  if (command === 'device' && files.length === 1) return device(files[0] ?? '', values.report ?? []);
+  if (command === 'check' && files.length === 1) return check(files[0] ?? '');
+  if (command === 'explain' && files.length === 1 && values.front && values.control) {
+    const { front, control, trigger = null, layer = null } = values;
+    return explain(files[0] ?? '', { front, control, trigger, layer });
+  }
+  throw new Refused(
+    `${command === undefined ? '' : `“${positionals.join(' ')}” is not how this is used.\n\n`}${USAGE}`,
+  );
+}
+
+function readArguments(args: string[]) {
+  try {
+    return parseArgs({ args, options: OPTIONS, allowPositionals: true });
+  } catch (error) {
+    throw new Refused(`${optionWords(error)}\n\n${USAGE}`);
+  }
+}
+
+/** What is wrong with an option, in our words. */
+function optionWords(error: unknown): string {
+  const { code, message = '' } = error as { code?: string; message?: string };
+  const named = /'(-[^' ]*)/.exec(message)?.[1] ?? 'An option';
+  switch (code) {
+    case 'ERR_PARSE_ARGS_UNKNOWN_OPTION':
+      return `There is no option ${named}.`;
+    case 'ERR_PARSE_ARGS_INVALID_OPTION_VALUE':
+      return /not take/.test(message) ? `${named} takes no value.` : `${named} needs a value after it.`;
+    default:
+      return 'This is not how it is used.';
+  }
+}
