@@ -1,5 +1,3 @@
-import { ok, type Result, refuse } from '../../result.ts';
-
 /** Why bytes are no report descriptor; `at` is the byte's place, from 0. */
 export interface DescriptorProblem {
   readonly code:
@@ -35,35 +33,57 @@ export const LONGEST_DESCRIPTOR = 65_535;
 const TYPES = ['main', 'global', 'local', 'reserved'] as const;
 const LONG_ITEM = 0xfe;
 
-/** The items of a report descriptor, in order. A long item (6.2.2.3) has only its tag and size. */
-export function readItems(bytes: Uint8Array): Result<readonly Item[], DescriptorProblem> {
-  if (bytes.length === 0) return refuse({ code: 'descriptor-empty', at: 0 });
-  if (bytes.length > LONGEST_DESCRIPTOR)
-    return refuse({ code: 'descriptor-too-long', at: LONGEST_DESCRIPTOR });
-  const items: Item[] = [];
+/**
+ * Reads the items of a report descriptor in order. A long item (6.2.2.3) has only its tag and size. The item handed to
+ * `take` is the same object each time, with other values: a descriptor of four kilobytes has two thousand of them.
+ *
+ * @returns what is wrong, or null
+ */
+export function eachItem(bytes: Uint8Array, take: (item: Item) => void): DescriptorProblem | null {
+  if (bytes.length === 0) return { code: 'descriptor-empty', at: 0 };
+  if (bytes.length > LONGEST_DESCRIPTOR) return { code: 'descriptor-too-long', at: LONGEST_DESCRIPTOR };
+  const item: { -readonly [Key in keyof Item]: Item[Key] } = {
+    at: 0,
+    type: 'main',
+    tag: 0,
+    size: 0,
+    unsigned: 0,
+    signed: 0,
+  };
   for (let at = 0; at < bytes.length; ) {
     const prefix = bytes[at] ?? 0;
     const long = prefix === LONG_ITEM;
-    if (long && at + 2 >= bytes.length) return refuse({ code: 'item-cut-off', at });
+    if (long && at + 2 >= bytes.length) return { code: 'item-cut-off', at };
     const head = long ? 3 : 1;
-    const size = long ? (bytes[at + 1] ?? 0) : ([0, 1, 2, 4][prefix & 3] ?? 0);
-    if (at + head + size > bytes.length) return refuse({ code: 'item-cut-off', at });
-    if (long) items.push({ at, type: 'long', tag: bytes[at + 2] ?? 0, size, unsigned: 0, signed: 0 });
-    else {
-      const unsigned = littleEndian(bytes, at + 1, size);
-      const type = TYPES[(prefix >> 2) & 3] ?? 'reserved';
-      items.push({ at, type, tag: prefix >> 4, size, unsigned, signed: signedOf(unsigned, size * 8) });
-    }
+    const size = long ? (bytes[at + 1] ?? 0) : (SIZES[prefix & 3] ?? 0);
+    if (at + head + size > bytes.length) return { code: 'item-cut-off', at };
+    item.at = at;
+    item.size = size;
+    item.type = long ? 'long' : (TYPES[(prefix >> 2) & 3] ?? 'reserved');
+    item.tag = long ? (bytes[at + 2] ?? 0) : prefix >> 4;
+    item.unsigned = long ? 0 : littleEndian(bytes, at + 1, size);
+    item.signed = long ? 0 : signedItem(item.unsigned, size);
+    take(item);
     at += head + size;
   }
-  return ok(items);
+  return null;
 }
 
+const SIZES = [0, 1, 2, 4] as const;
+
+/** Whole numbers by bits, which need no memory of their own. */
 function littleEndian(bytes: Uint8Array, at: number, size: number): number {
-  let value = 0;
-  if (size === 1) return bytes[at] ?? 0;
-  for (let i = size - 1; i >= 0; i--) value = value * 256 + (bytes[at + i] ?? 0);
-  return value;
+  const low = bytes[at] ?? 0;
+  if (size === 0) return 0;
+  if (size === 1) return low;
+  const two = low | ((bytes[at + 1] ?? 0) << 8);
+  if (size === 2) return two;
+  return (two | ((bytes[at + 2] ?? 0) << 16) | ((bytes[at + 3] ?? 0) << 24)) >>> 0;
+}
+
+function signedItem(unsigned: number, size: number): number {
+  if (size === 1) return (unsigned << 24) >> 24;
+  return size === 2 ? (unsigned << 16) >> 16 : unsigned | 0;
 }
 
 /** A number of so many bits taken as two's complement. */

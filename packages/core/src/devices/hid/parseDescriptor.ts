@@ -1,30 +1,21 @@
 import { ok, type Result, refuse } from '../../result.ts';
-import type { Collection, Descriptor, Field, FieldFlags, UsageRange } from './descriptor.ts';
-import { type DescriptorProblem, type Item, readItems } from './items.ts';
-import { unitOf } from './units.ts';
+import type { Collection, Descriptor, Field, UsageRange } from './descriptor.ts';
+import { fieldLike, flagsFor, type Globals, type Like, NOUGHT, type Ranges, rangesOf } from './fields.ts';
+import { type DescriptorProblem, eachItem, type Item } from './items.ts';
 import type { Usage } from './usages.ts';
-
-interface Globals {
-  usagePage: number;
-  logicalMin: Item | null;
-  logicalMax: Item | null;
-  physicalMin: number;
-  physicalMax: Item | null;
-  unit: number;
-  unitExponent: number;
-  reportSize: number;
-  reportId: number;
-  reportCount: number;
-}
 
 /** A usage as it was written: with its page, or to be completed with the page that holds at the main item. */
 interface Written {
-  readonly page: number | null;
-  readonly from: number;
-  readonly to: number;
+  page: number | null;
+  from: number;
+  to: number;
   /** Whether it is a further choice of a delimited set. */
-  readonly further: boolean;
+  further: boolean;
 }
+
+const REPORTS = { input: 0, output: 1, feature: 2 } as const;
+const NO_USAGES: readonly Usage[] = [];
+const NO_RANGES: readonly UsageRange[] = [];
 
 const COLLECTIONS = [
   'physical',
@@ -48,12 +39,10 @@ class Refused extends Error {
 
 /** Reads a report descriptor (HID 1.11, 6.2.2). What is wrong with it is told with the byte's place. */
 export function parseDescriptor(bytes: Uint8Array): Result<Descriptor, DescriptorProblem> {
-  const items = readItems(bytes);
-  if (!items.ok) return items;
   const reader = new Reader();
   try {
-    for (const item of items.value) reader.take(item);
-    return ok(reader.end(bytes.length));
+    const problem = eachItem(bytes, (item) => reader.take(item));
+    return problem ? refuse(problem) : ok(reader.end(bytes.length));
   } catch (error) {
     if (error instanceof Refused) return refuse(error.problem);
     throw error;
@@ -73,19 +62,27 @@ class Reader {
   readonly #open: Open[] = [this.#root];
   readonly #stack: Globals[] = [];
   /** Bits laid out so far, by kind of report and id. */
-  readonly #bits = new Map<string, number>();
+  readonly #bits = new Map<number, number>();
   #numbered = false;
-  #usages: Written[] = [];
+  /** Those since the last main item: the first `#written` of a list that is used again and again. */
+  readonly #usages: Written[] = [];
+  #written = 0;
+  /** How many of those are further choices. */
+  #further = 0;
+  /** As they are by the globals; worked out anew once those change. */
+  #ranges: Ranges | null = null;
+  /** Usages made so far, by page and id: most descriptors name the same ones over and over. */
+  readonly #known = new Map<number, Usage>();
   #minimum: number | null = null;
   #delimited = 0;
   /** The usages of the open collections, outermost first; one list for each that is open. */
   readonly #paths: (readonly Usage[])[] = [[]];
   #globals: Globals = {
     usagePage: 0,
-    logicalMin: null,
-    logicalMax: null,
+    logicalMin: 0,
+    logicalMax: NOUGHT,
     physicalMin: 0,
-    physicalMax: null,
+    physicalMax: NOUGHT,
     unit: 0,
     unitExponent: 0,
     reportSize: 0,
@@ -110,7 +107,8 @@ class Reader {
     if (item.tag === 0xb) this.#field(item, 'feature');
     if (item.tag === 0xa) this.#openCollection(item);
     if (item.tag === 0xc) this.#closeCollection(item);
-    this.#usages = [];
+    this.#written = 0;
+    this.#further = 0;
     this.#minimum = null;
     this.#delimited = 0;
   }
@@ -118,7 +116,7 @@ class Reader {
   #openCollection({ unsigned, at }: Item): void {
     if (this.#open.length > DEEPEST) throw new Refused({ code: 'nested-too-deep', at });
     const kind = COLLECTIONS[unsigned] ?? (unsigned >= 0x80 ? 'vendor' : 'reserved');
-    const [first] = this.#usages;
+    const first = this.#written > 0 ? this.#usages[0] : undefined;
     const usage = first ? this.#complete(first, first.from) : null;
     this.#open.push({ kind, usage, collections: [], fields: [] });
     const path = this.#path();
@@ -137,6 +135,7 @@ class Reader {
   }
 
   #global(item: Item): void {
+    this.#ranges = null;
     const globals = this.#globals;
     const { unsigned, signed, at } = item;
     switch (item.tag) {
@@ -144,16 +143,16 @@ class Reader {
         globals.usagePage = unsigned;
         return;
       case 0x1:
-        globals.logicalMin = item;
+        globals.logicalMin = signed;
         return;
       case 0x2:
-        globals.logicalMax = item;
+        globals.logicalMax = { signed, unsigned };
         return;
       case 0x3:
         globals.physicalMin = signed;
         return;
       case 0x4:
-        globals.physicalMax = item;
+        globals.physicalMax = { signed, unsigned };
         return;
       case 0x5:
         globals.unitExponent = signed;
@@ -211,57 +210,62 @@ class Reader {
 
   /** Inside a delimited set the first usage counts, the others are further choices. */
   #addUsage(page: number | null, from: number, to: number): void {
-    this.#usages.push({ page, from, to, further: this.#delimited > 1 });
+    const further = this.#delimited > 1;
+    const free = this.#usages[this.#written];
+    if (free) Object.assign(free, { page, from, to, further });
+    else this.#usages.push({ page, from, to, further });
+    this.#written += 1;
+    if (further) this.#further += 1;
     if (this.#delimited > 0) this.#delimited += 1;
   }
 
   #complete({ page }: Written, id: number): Usage {
-    return { page: page ?? this.#globals.usagePage, id };
+    const whole = page ?? this.#globals.usagePage;
+    const key = whole * 65_536 + id;
+    const known = this.#known.get(key);
+    if (known) return known;
+    const usage = { page: whole, id };
+    this.#known.set(key, usage);
+    return usage;
   }
 
   #field(item: Item, report: Field['report']): void {
     const { reportSize, reportCount, reportId } = this.#globals;
-    const flags = FLAGS[item.unsigned & FLAG_BITS] as FieldFlags;
+    const flags = flagsFor(item.unsigned);
     if (reportCount > 0 && reportSize === 0) throw new Refused({ code: 'size-missing', at: item.at });
-    const key = `${report} ${reportId}`;
+    const key = REPORTS[report] * 256 + reportId;
     const bitOffset = this.#bits.get(key) ?? 0;
     const end = bitOffset + reportSize * reportCount;
     if (end > MOST_REPORT_BITS) throw new Refused({ code: 'report-too-long', at: item.at });
     this.#bits.set(key, end);
     if (reportCount === 0) return;
-    const further = this.#usages.filter((each) => each.further);
-    const chosen = further.length === 0 ? this.#usages : this.#usages.filter((each) => !each.further);
-    const alternatives = further.map((each) => this.#complete(each, each.from));
-    const ranges = this.#ranges();
-    const path = this.#path();
-    const fieldAt = (offset: number, count: number, usage: Usage | null, usages: Field['usages']): Field => ({
+    const like: Like = {
       report,
       reportId,
-      bitOffset: offset,
       bitSize: reportSize,
-      count,
-      usage,
-      usages,
-      alternatives,
-      logicalMin: ranges.logicalMin,
-      logicalMax: ranges.logicalMax,
-      physicalMin: ranges.physicalMin,
-      physicalMax: ranges.physicalMax,
-      unit: ranges.unit,
+      alternatives: this.#alternatives(),
+      ranges: this.#rangesNow(),
       flags,
-      path,
-    });
-    if (!flags.variable || (flags.constant && chosen.length === 0)) {
-      const usages = chosen.map((each): UsageRange => {
-        const { page } = this.#complete(each, each.from);
-        return { page, from: each.from, to: each.to };
-      });
-      this.#add(item, fieldAt(bitOffset, reportCount, null, usages));
+      path: this.#path(),
+    };
+    if (!flags.variable || (flags.constant && this.#written === this.#further)) {
+      this.#add(item, fieldLike(like, bitOffset, reportCount, null, this.#usageRanges()));
       return;
     }
     for (let i = 0; i < reportCount; i++) {
-      this.#add(item, fieldAt(bitOffset + i * reportSize, 1, this.#usageAt(chosen, i), []));
+      this.#add(item, fieldLike(like, bitOffset + i * reportSize, 1, this.#usageAt(i), NO_RANGES));
     }
+  }
+
+  #alternatives(): readonly Usage[] {
+    if (this.#further === 0) return NO_USAGES;
+    const further = this.#usages.slice(0, this.#written).filter((each) => each.further);
+    return further.map((each) => this.#complete(each, each.from));
+  }
+
+  #usageRanges(): readonly UsageRange[] {
+    const chosen = this.#usages.slice(0, this.#written).filter((each) => !each.further);
+    return chosen.map(({ page, from, to }) => ({ page: page ?? this.#globals.usagePage, from, to }));
   }
 
   #add(item: Item, field: Field): void {
@@ -271,54 +275,22 @@ class Reader {
   }
 
   /** The usage of a variable by its place; where there are fewer usages, the last one goes on (6.2.2.8). */
-  #usageAt(chosen: readonly Written[], place: number): Usage | null {
+  #usageAt(place: number): Usage | null {
     let left = place;
-    for (const each of chosen) {
+    let last: Written | null = null;
+    for (let i = 0; i < this.#written; i++) {
+      const each = this.#usages[i];
+      if (!each || each.further) continue;
+      last = each;
       const size = each.to - each.from + 1;
       if (left < size) return this.#complete(each, each.from + left);
       left -= size;
     }
-    const last = chosen.at(-1);
-    return last ? this.#complete(last, last.to) : null;
+    return last && this.#complete(last, last.to);
   }
 
-  /** Logical and physical ranges; a maximum below its minimum was meant without a sign. */
-  #ranges() {
-    const { logicalMin, logicalMax, physicalMin, physicalMax, unit, unitExponent } = this.#globals;
-    const min = logicalMin?.signed ?? 0;
-    const max = maximumOf(logicalMax, min);
-    const physical = maximumOf(physicalMax, physicalMin);
-    const none = physicalMin === 0 && physical === 0;
-    return {
-      logicalMin: min,
-      logicalMax: max,
-      physicalMin: none ? min : physicalMin,
-      physicalMax: none ? max : physical,
-      unit: unitOf(unit, unitExponent),
-    };
+  #rangesNow(): Ranges {
+    this.#ranges ??= rangesOf(this.#globals);
+    return this.#ranges;
   }
 }
-
-function maximumOf(item: Item | null, minimum: number): number {
-  if (!item) return 0;
-  return item.signed < minimum ? item.unsigned : item.signed;
-}
-
-function flagsOf(bits: number): FieldFlags {
-  const on = (bit: number) => (bits & (1 << bit)) !== 0;
-  return {
-    constant: on(0),
-    variable: on(1),
-    relative: on(2),
-    wrap: on(3),
-    nonLinear: on(4),
-    noPreferred: on(5),
-    nullState: on(6),
-    volatile: on(7),
-    bufferedBytes: on(8),
-  };
-}
-
-const FLAG_BITS = 0x1ff;
-/** The flags of every item there can be. */
-const FLAGS: readonly FieldFlags[] = Array.from({ length: FLAG_BITS + 1 }, (_, bits) => flagsOf(bits));
