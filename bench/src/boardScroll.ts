@@ -1,7 +1,9 @@
 import { createReadStream, existsSync } from 'node:fs';
 import { createServer } from 'node:http';
 import path from 'node:path';
+import type { storedSchema } from '@nimble-lever/core/setup';
 import { chromium } from 'playwright-core';
+import type { z } from 'zod';
 import { largeSetup } from './largeSetup.ts';
 
 const TYPES: Readonly<Record<string, string>> = {
@@ -40,11 +42,16 @@ export async function scrollBoard(): Promise<Scrolled> {
   const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-    const stored = { id: 'large', revision: 0, setup: largeSetup(19, 150), log: [] };
+    const stored: z.input<typeof storedSchema> = {
+      id: 'large',
+      revision: 0,
+      setup: largeSetup(19, 150),
+      history: { entries: [], more: false },
+    };
     await page.route('**/api/set-ups', (route) =>
       route.fulfill({ json: [{ id: 'large', name: 'Large', revision: 0 }] }),
     );
-    await page.route('**/api/set-ups/large', (route) => route.fulfill({ json: stored }));
+    await page.route(/\/api\/set-ups\/large/, (route) => route.fulfill({ json: stored }));
     await page.goto(`http://127.0.0.1:${port}/board`);
     await page.getByRole('grid').waitFor();
     // Once to warm up: what is measured is scrolling, not the first drawing of everything.

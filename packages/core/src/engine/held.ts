@@ -9,7 +9,7 @@ export type Down = Pick<Held, 'since' | 'turns'>;
 export function quietly({ using }: ResolvedUse, { since, turns }: Down): Held {
   return {
     using,
-    holds: [],
+    holds: NOTHING,
     serial: 0,
     since,
     silent: false,
@@ -19,6 +19,19 @@ export function quietly({ using }: ResolvedUse, { since, turns }: Down): Held {
     guarded: null,
   };
 }
+
+/** A control that is down, with what it holds. Written out: spreading costs as much as all the rest of a press. */
+export function holding(
+  { using }: ResolvedUse,
+  { since, turns }: Down,
+  holds: Held['holds'],
+  serial: number,
+  later: Held['later'],
+): Held {
+  return { using, holds, serial, since, silent: false, turned: false, turns, later, guarded: null };
+}
+
+const NOTHING: Held['holds'] = [];
 
 /** Notes a control as down and decided. */
 export function setHeld(context: StepContext, held: Held): void {

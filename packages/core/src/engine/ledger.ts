@@ -58,7 +58,10 @@ function isDown({ state }: StepContext, to: Destination, code: string): boolean 
  * lifted first: a program reads a shortcut when its key goes down, so that modifiers alone would run nothing.
  */
 export function keysDown(context: StepContext, to: Destination, codes: readonly string[]): PlainHold[] {
-  const modifiersMissing = codes.slice(0, -1).some((code) => !isDown(context, to, code));
+  let modifiersMissing = false;
+  for (let i = 0; i < codes.length - 1; i++) {
+    if (!isDown(context, to, codes[i] as string)) modifiersMissing = true;
+  }
   return putDown(context, to, codes, modifiersMissing);
 }
 
@@ -71,7 +74,8 @@ function putDown(
   const key = codes.at(-1);
   const lifts = anew && key !== undefined && modifierOf(key) === null && isDown(context, to, key);
   if (lifts) send(context, to, { kind: 'key-up', code: key });
-  const holds = codes.map((code) => keyDown(context, to, code));
+  const holds: PlainHold[] = [];
+  for (const code of codes) holds.push(keyDown(context, to, code));
   if (lifts) send(context, to, { kind: 'key-down', code: key });
   return holds;
 }
@@ -79,7 +83,7 @@ function putDown(
 /** Taps a shortcut's keys, up in reverse; a key that something else holds is lifted and pressed again. */
 export function tapKeys(context: StepContext, to: Destination, codes: readonly string[]): void {
   putDown(context, to, codes, true);
-  for (const code of codes.toReversed()) keyUp(context, to, code);
+  for (let i = codes.length - 1; i >= 0; i--) keyUp(context, to, codes[i] as string);
 }
 
 /**

@@ -15,24 +15,39 @@ type EffectOf<Kind extends Effect['kind']> = Extract<Effect, { kind: Kind }>;
 
 /** Starts what is sent: keys and buttons go down and stay; what has no length happens once. */
 export function begin(context: StepContext, sending: Sending, using: Using): readonly Hold[] {
-  const { effect, programs } = sending;
-  const to = programs.map((program) => destinationOf(context, using.device, program));
-  const [first] = to;
-  if (!first) return [];
+  const { programs } = sending;
+  const first = destinationOf(context, using.device, programs[0] ?? null);
   if (sending.focus) focusFirst(context, first);
+  const holds = beginFor(context, sending, using, first);
+  if (programs.length <= 1) return holds;
+  const all = [...holds];
+  for (const program of programs.slice(1)) {
+    all.push(...beginFor(context, sending, using, destinationOf(context, using.device, program)));
+  }
+  return all;
+}
+
+const NOTHING: readonly Hold[] = [];
+
+function beginFor(
+  context: StepContext,
+  { effect, focus }: Sending,
+  using: Using,
+  to: Destination,
+): readonly Hold[] {
   switch (effect.kind) {
     case 'keys':
-      return to.flatMap((each) => keysDown(context, each, effect.codes));
+      return keysDown(context, to, effect.codes);
     case 'button':
-      return to.map((each) => buttonDown(context, each, effect.button));
+      return [buttonDown(context, to, effect.button)];
     case 'message':
-      return to.map((each) => sendMessage(context, each, effect));
+      return [sendMessage(context, to, effect)];
     case 'sequence':
     case 'text':
     case 'click':
     case 'wheel':
-      for (const each of to) sendOnce(context, each, effect);
-      return [];
+      sendOnce(context, to, effect);
+      return NOTHING;
     case 'layer':
     case 'page':
     case 'profile':
@@ -41,7 +56,7 @@ export function begin(context: StepContext, sending: Sending, using: Using): rea
     case 'program':
     case 'radial':
     case 'macro':
-      return change(context, effect, using, first, sending.focus);
+      return change(context, effect, using, to, focus);
   }
 }
 

@@ -83,8 +83,18 @@ function pressAnew(context: StepContext, known: CompiledControl, layers: readonl
   const canTurn = turns !== NO_TURNS;
   useUpOnce(context, known.key);
   if (!hold && !double && !nudges && !canTurn) return start(context, plain, { since, turns });
-  const ways = { press: plain, hold, double, nudges, turns };
-  setWaiting(context, { since, down: true, heldFor: 0, ...ways, dx: 0, dy: 0 });
+  setWaiting(context, {
+    since,
+    down: true,
+    heldFor: 0,
+    press: plain,
+    hold,
+    double,
+    nudges,
+    turns,
+    dx: 0,
+    dy: 0,
+  });
   if (hold) setDeadline(context, 'hold', known.key, since + known.settings.holdMs);
   return {
     kind: 'waiting',

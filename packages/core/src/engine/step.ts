@@ -39,9 +39,10 @@ export type Advanced = Pick<Stepped, 'state' | 'due'>;
  * also what is set by something that fell due; every event is explained, those that change nothing too.
  */
 export function step(compiled: Compiled, before: EngineState, event: EngineEvent): Stepped {
-  const { state: current, due } = advance(compiled, before, event.t);
+  const now = Math.max(before.now, event.t);
+  const { state: current, due } = fallDueUntil(compiled, before, now);
   const seq = current.seq + 1;
-  const context = begun(compiled, current, current.now, seq);
+  const context = begun(compiled, current, now, seq);
   context.state.seq = seq;
   const explanation = explained(context, event, outcomeOf(context, event));
   return { state: context.state, strokes: joined(due, context.strokes), explanation, due };
@@ -50,6 +51,13 @@ export function step(compiled: Compiled, before: EngineState, event: EngineEvent
 /** Time goes on without an event: what is due up to and at that time falls due. A time in the past changes nothing. */
 export function advance(compiled: Compiled, state: EngineState, t: number): Advanced {
   const now = Math.max(state.now, t);
+  const fallen = fallDueUntil(compiled, state, now);
+  if (fallen.state.now === now) return fallen;
+  return { state: { ...copyOf(fallen.state), now }, due: fallen.due };
+}
+
+/** What falls due up to and at a time, one by one; the state's own time is that of the last. */
+function fallDueUntil(compiled: Compiled, state: EngineState, now: number): Advanced {
   const due: Explanation[] = [];
   let current = state;
   let count = 0;
@@ -68,7 +76,7 @@ export function advance(compiled: Compiled, state: EngineState, t: number): Adva
     current = context.state;
     count += Math.max(1, context.strokes.length);
   }
-  return { state: current.now === now ? current : { ...copyOf(current), now }, due };
+  return { state: current, due };
 }
 
 function joined(due: readonly Explanation[], last: readonly Stroke[]): readonly Stroke[] {

@@ -37,9 +37,10 @@ export function send(
   { device, program, computer }: Destination,
   body: StrokeBody,
 ): void {
-  const stroke = { t: context.state.now, cause: context.cause, device, ...body };
-  const named = program === null ? stroke : { ...stroke, program };
-  context.strokes.push((computer === null ? named : { ...named, computer }) as Stroke);
+  const stroke = { t: context.state.now, cause: context.cause, device, ...body } as Stroke;
+  if (program !== null) stroke.program = program;
+  if (computer !== null) stroke.computer = computer;
+  context.strokes.push(stroke);
 }
 
 /** A copy of a state. Field by field, as that is many times faster than spreading so many. */

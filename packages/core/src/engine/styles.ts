@@ -2,10 +2,10 @@ import { setDeadline } from './deadlines.ts';
 import type { Sending } from './effect.ts';
 import type { Outcome } from './explanation.ts';
 import { passesGuard } from './guard.ts';
-import { type Down, quietly, setHeld } from './held.ts';
+import { type Down, holding, setHeld } from './held.ts';
 import { begin, end, tap } from './outputs.ts';
 import { withEntry, without } from './record.ts';
-import { type Held, type ResolvedUse, useKey } from './state.ts';
+import { type Held, type Hold, type ResolvedUse, useKey } from './state.ts';
 import { nextSerial, type StepContext } from './stepContext.ts';
 
 /** Starts what was chosen, by its press style; its control is held from now on. A guarded one asks first. */
@@ -21,8 +21,8 @@ export function start(context: StepContext, use: ResolvedUse, down: Down): Outco
 export function go(context: StepContext, use: ResolvedUse, down: Down): void {
   const { using, sending } = use;
   const serial = nextSerial(context);
-  const holds = sending?.style === 'follow' ? begin(context, sending, using) : [];
-  setHeld(context, { ...quietly(use, down), holds, serial, later: laterOf(sending) });
+  const holds = sending?.style === 'follow' ? begin(context, sending, using) : NOTHING;
+  setHeld(context, holding(use, down, holds, serial, laterOf(sending)));
   switch (sending?.style) {
     case 'tap':
       tap(context, sending, using);
@@ -40,6 +40,8 @@ export function go(context: StepContext, use: ResolvedUse, down: Down): void {
       return;
   }
 }
+
+const NOTHING: readonly Hold[] = [];
 
 function laterOf(sending: Sending | null): Held['later'] {
   if (sending?.style !== 'release' && sending?.style !== 'repeat') return null;
