@@ -15,25 +15,41 @@ type EffectOf<Kind extends Effect['kind']> = Extract<Effect, { kind: Kind }>;
 
 /** Starts what is sent: keys and buttons go down and stay; what has no length happens once. */
 export function begin(context: StepContext, sending: Sending, using: Using): readonly Hold[] {
-  const { programs } = sending;
+  const { effect, programs, focus } = sending;
   const first = destinationOf(context, using.device, programs[0] ?? null);
-  if (sending.focus) focusFirst(context, first);
-  const holds = beginFor(context, sending, using, first);
-  if (programs.length <= 1) return holds;
-  const all = [...holds];
-  for (const program of programs.slice(1)) {
-    all.push(...beginFor(context, sending, using, destinationOf(context, using.device, program)));
+  if (focus) focusFirst(context, first);
+  switch (effect.kind) {
+    case 'keys':
+    case 'button':
+    case 'message':
+    case 'sequence':
+    case 'text':
+    case 'click':
+    case 'wheel': {
+      const holds = sendTo(context, first, effect);
+      if (programs.length <= 1) return holds;
+      const others = programs.slice(1).map((program) => destinationOf(context, using.device, program));
+      return [...holds, ...others.flatMap((to) => sendTo(context, to, effect))];
+    }
+    case 'layer':
+    case 'page':
+    case 'profile':
+    case 'speed':
+    case 'computer':
+    case 'program':
+    case 'radial':
+    case 'macro':
+      return change(context, effect, using, first, focus);
   }
-  return all;
 }
 
 const NOTHING: readonly Hold[] = [];
 
-function beginFor(
+/** Sends to one program; gives what is held of it. */
+function sendTo(
   context: StepContext,
-  { effect, focus }: Sending,
-  using: Using,
   to: Destination,
+  effect: EffectOf<'keys' | 'button' | 'message' | 'sequence' | 'text' | 'click' | 'wheel'>,
 ): readonly Hold[] {
   switch (effect.kind) {
     case 'keys':
@@ -43,20 +59,17 @@ function beginFor(
     case 'message':
       return [sendMessage(context, to, effect)];
     case 'sequence':
-    case 'text':
-    case 'click':
-    case 'wheel':
-      sendOnce(context, to, effect);
+      for (const codes of effect.chords) exactly(context, to, codes, [], () => tapKeys(context, to, codes));
       return NOTHING;
-    case 'layer':
-    case 'page':
-    case 'profile':
-    case 'speed':
-    case 'computer':
-    case 'program':
-    case 'radial':
-    case 'macro':
-      return change(context, effect, using, to, focus);
+    case 'text':
+      exactly(context, to, [], [], () => send(context, to, { kind: 'text', text: effect.text }));
+      return NOTHING;
+    case 'click':
+      sendClick(context, to, effect);
+      return NOTHING;
+    case 'wheel':
+      sendWheel(context, to, effect);
+      return NOTHING;
   }
 }
 
@@ -67,27 +80,6 @@ function focusFirst(context: StepContext, to: Destination): void {
   if (context.focused === null && context.state.frontProgram === program && to.computer === null) return;
   context.focused = program;
   send(context, to, { kind: 'focus', launch: false });
-}
-
-function sendOnce(
-  context: StepContext,
-  to: Destination,
-  effect: EffectOf<'sequence' | 'text' | 'click' | 'wheel'>,
-): void {
-  switch (effect.kind) {
-    case 'sequence':
-      for (const codes of effect.chords) exactly(context, to, codes, [], () => tapKeys(context, to, codes));
-      return;
-    case 'text':
-      exactly(context, to, [], [], () => send(context, to, { kind: 'text', text: effect.text }));
-      return;
-    case 'click':
-      sendClick(context, to, effect);
-      return;
-    case 'wheel':
-      sendWheel(context, to, effect);
-      return;
-  }
 }
 
 function sendMessage(context: StepContext, to: Destination, { message }: EffectOf<'message'>): Hold {

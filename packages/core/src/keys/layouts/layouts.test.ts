@@ -58,7 +58,7 @@ const LEVELS = [
   [true, false],
   [false, true],
   [true, true],
-] as const;
+] as const satisfies readonly (readonly [shift: boolean, altGr: boolean])[];
 
 /** The single presses that type each character of Latin-1, by the keymap that xkbcli compiles; writing keys only. */
 async function pressesByXkb([layout, variant]: readonly [string, string]) {
@@ -76,7 +76,7 @@ async function pressesByXkb([layout, variant]: readonly [string, string]) {
       const character = LATIN_1.get(symbol);
       const held = LEVELS[level];
       if (!character || !held) continue;
-      presses.set(character, [...(presses.get(character) ?? []), told(row.code, ...held)]);
+      presses.set(character, [...(presses.get(character) ?? []), told(row.code, held[0], held[1])]);
     }
   }
   return presses;
