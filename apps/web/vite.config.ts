@@ -42,6 +42,8 @@ export default defineConfig({
   },
   build: {
     chunkSizeWarningLimit: 900,
+    // Read by a browser's own tools only.
+    sourcemap: true,
     rolldownOptions: {
       // With its settings, and before everything that uses it: see strictZod.ts.
       output: { codeSplitting: { groups: [{ name: 'zod', test: /strictZod|node_modules\/zod\// }] } },

@@ -6,6 +6,7 @@ import { historySchema, storedSchema } from '@nimble-lever/core/setup';
 import { pino } from 'pino';
 import { WebSocket } from 'ws';
 import { readConfig } from './config.ts';
+import { API_SCHEMAS, OPERATIONS } from './routes/operations.ts';
 import { DEMO_ID, type RunningServer, startServer } from './server.ts';
 import { newDatabase } from './testing/database.ts';
 
@@ -433,4 +434,25 @@ test('a database that cannot be used is told in words', async () => {
 
 test('a wrong environment is named', () => {
   expect(() => readConfig({ PORT: 'many' })).toThrow(/DATABASE_URL.*PORT/);
+});
+
+test.each(OPERATIONS.filter(({ method }) => method === 'get'))(
+  '$path answers as its document says',
+  async (operation) => {
+    const asked = operation.path.replace('{id}', DEMO_ID) + (operation.id === 'readEdits' ? '?after=0' : '');
+    const response = await fetch(server.address + asked);
+    expect(response.status).toBe(200);
+    const answer = await response.json();
+    const found = API_SCHEMAS[operation.answer].safeParse(answer);
+    expect(found.error?.issues ?? []).toEqual([]);
+  },
+);
+
+test('the API has a page for people and a document for programs', async () => {
+  const page = await fetch(`${server.address}/api`);
+  expect([page.status, page.headers.get('content-type')]).toEqual([200, 'text/html; charset=utf-8']);
+  expect(await page.text()).toContain('POST /api/set-ups/{id}/edits');
+  const document = await fetch(`${server.address}/api/openapi.json`);
+  expect(await document.json()).toMatchObject({ openapi: '3.1.1', info: { version: '9.9.9' } });
+  expect((await fetch(`${server.address}/api/nowhere`)).status).toBe(404);
 });

@@ -5,6 +5,7 @@ import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import type { Config } from '../config.ts';
 import { Problem } from '../problem/problem.ts';
+import { apiRoutes } from '../routes/apiPage.ts';
 import { healthRoute } from '../routes/health.ts';
 import { setUpRoutes } from '../routes/setUps.ts';
 import type { StoreClient } from '../worker/storeClient.ts';
@@ -42,6 +43,7 @@ export function createApp({ config, store, access, version, furtherHosts, log }:
   );
   api.use(access.guard);
   api.use('/set-ups', setUpRoutes(store));
+  api.use(apiRoutes(version));
   app.use('/api', api);
   app.use(access.guard);
   if (config.WEB_DIST !== '') servePage(app, config.WEB_DIST);

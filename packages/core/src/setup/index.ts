@@ -73,6 +73,7 @@ export {
   liveMessageSchema,
   MOST_REQUEST_BYTES,
   type NewsEntry,
+  newsEntrySchema,
   problemSchema,
   type SentOutcome,
   sentEntrySchema,

@@ -1,0 +1,137 @@
+import {
+  appendAnswerSchema,
+  appendSchema,
+  entrySchema,
+  historySchema,
+  MOST_REQUEST_BYTES,
+  newsEntrySchema,
+  problemSchema,
+  revisionSchema,
+  setUpListSchema,
+  storedSchema,
+} from '@nimble-lever/core/setup';
+import { z } from 'zod';
+
+/** What `GET /api/health` answers; revisions only to those who may read. */
+export const healthSchema = z.object({
+  name: z.literal('Nimble Lever'),
+  version: z.string(),
+  instance: z.string(),
+  database: z.enum(['up', 'down']),
+  revision: revisionSchema.nullable().optional(),
+  setUps: setUpListSchema.optional(),
+});
+
+/** The schemas that requests and answers are made of, by the names they have in the document. */
+export const API_SCHEMAS = {
+  Health: healthSchema,
+  SetUpList: setUpListSchema,
+  SetUp: storedSchema,
+  History: historySchema,
+  News: z.object({ entries: z.array(newsEntrySchema) }),
+  Entry: entrySchema,
+  Append: appendSchema,
+  AppendAnswer: appendAnswerSchema,
+  Problem: problemSchema,
+} as const;
+export type ApiSchema = keyof typeof API_SCHEMAS;
+
+/** A number or text that an operation takes in its address. */
+export interface Parameter {
+  readonly name: string;
+  readonly in: 'path' | 'query';
+  readonly what: string;
+  readonly schema: z.ZodType;
+}
+
+/** Something that can be asked of the server. */
+export interface Operation {
+  readonly method: 'get' | 'post';
+  /** As OpenAPI writes it, with `{id}` for a parameter. */
+  readonly path: string;
+  readonly id: string;
+  readonly does: string;
+  readonly parameters: readonly Parameter[];
+  readonly body: ApiSchema | null;
+  readonly answer: ApiSchema;
+  /** Status codes besides 200, and when they come; each with a problem. */
+  readonly problems: Readonly<Record<number, string>>;
+}
+
+const id: Parameter = { name: 'id', in: 'path', what: 'The set-up.', schema: z.string() };
+const author = (what: string): Parameter => ({ name: 'author', in: 'query', what, schema: z.uuid() });
+const revision = (name: string, what: string): Parameter => ({
+  name,
+  in: 'query',
+  what,
+  schema: revisionSchema,
+});
+
+const OUTSIDE = { 403: 'Another page’s request, or the access key is missing.' };
+const DATABASE = { 503: 'The database is away. Nothing was changed; try again.' };
+const READING = { ...OUTSIDE, 400: 'The address is not as it should be.', 404: 'There is no such set-up.' };
+
+/** Everything the server answers; what there is in `routes/` and not here does not pass the tests. */
+export const OPERATIONS: readonly Operation[] = [
+  {
+    method: 'get',
+    path: '/api/health',
+    id: 'health',
+    does: 'Whether the server and its database work.',
+    parameters: [],
+    body: null,
+    answer: 'Health',
+    problems: DATABASE,
+  },
+  {
+    method: 'get',
+    path: '/api/set-ups',
+    id: 'listSetUps',
+    does: 'The set-ups there are, with their revisions.',
+    parameters: [],
+    body: null,
+    answer: 'SetUpList',
+    problems: { ...OUTSIDE, ...DATABASE },
+  },
+  {
+    method: 'get',
+    path: '/api/set-ups/{id}',
+    id: 'readSetUp',
+    does: 'A whole set-up as it is now, with the newest edits of an author where one is named.',
+    parameters: [id, author('Whose newest edits to give with it.')],
+    body: null,
+    answer: 'SetUp',
+    problems: { ...READING, ...DATABASE },
+  },
+  {
+    method: 'get',
+    path: '/api/set-ups/{id}/edits',
+    id: 'readEdits',
+    does: 'Entries of the log: those after a revision, or an author’s before one, the newest first.',
+    parameters: [
+      id,
+      revision('after', 'Entries after this revision.'),
+      revision('before', 'An author’s entries before this revision.'),
+      author('Whose entries; with `before`.'),
+    ],
+    body: null,
+    answer: 'History',
+    problems: { ...READING, ...DATABASE },
+  },
+  {
+    method: 'post',
+    path: '/api/set-ups/{id}/edits',
+    id: 'appendEdits',
+    does:
+      'Saves entries, each by itself, onto what is there now; tells what became of each and what the sender had ' +
+      'missed. An entry whose id is in the log already is not saved twice.',
+    parameters: [id],
+    body: 'Append',
+    answer: 'AppendAnswer',
+    problems: {
+      ...READING,
+      ...DATABASE,
+      413: `More than ${MOST_REQUEST_BYTES.toLocaleString('en')} bytes.`,
+    },
+  },
+];
