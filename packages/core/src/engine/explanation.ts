@@ -79,7 +79,7 @@ export type Outcome =
       /** Steps sent, not signed. */
       readonly steps: number;
       /** Degrees kept for the next step, signed. */
-      readonly rest: number;
+      readonly remainder: number;
       readonly stepDegrees: number;
       /** How many times each step counts for the speed of the turn; 1 without speed-up. */
       readonly factor: number;
@@ -88,7 +88,7 @@ export type Outcome =
       readonly resolution: Resolution;
     }
   | {
-      readonly kind: 'sprung';
+      readonly kind: 'spring';
       readonly position: number;
       /** Steps per second; 0 at rest. */
       readonly rate: number;

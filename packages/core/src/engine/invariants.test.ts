@@ -60,7 +60,7 @@ test('the random runs meet every kind of outcome, change and stroke', () => {
     'repeated',
     'slid',
     'speed',
-    'sprung',
+    'spring',
     'text',
     'turned',
     'waiting',

@@ -35,7 +35,7 @@ function springMoved(
   dropDeadline(context, 'shuttle', key);
   if (at === 0) {
     context.state.springs = without(context.state.springs, key);
-    return { kind: 'sprung', position: 0, rate: 0, resolution: null };
+    return { kind: 'spring', position: 0, rate: 0, resolution: null };
   }
   // One that was away when everything was let go does nothing, on either side, until it was at rest.
   const goesOn =
@@ -46,13 +46,13 @@ function springMoved(
   const silent = goesOn && before.silent;
   context.state.springs = withEntry(context.state.springs, key, { use, position: at, stepped, silent });
   const rate = rateOf(rates, at);
-  if (!use) return { kind: 'sprung', position: at, rate, resolution: null };
+  if (!use) return { kind: 'spring', position: at, rate, resolution: null };
   const { sending, using, resolution } = use;
   if (sending && !silent) {
     if (!goesOn) tap(context, sending, using);
     setDeadline(context, 'shuttle', key, Math.max(context.state.now, stepped + 1000 / rate));
   }
-  return { kind: 'sprung', position: at, rate, resolution };
+  return { kind: 'spring', position: at, rate, resolution };
 }
 
 /** A ring away from its rest steps again. */

@@ -44,7 +44,7 @@ export function turn(context: StepContext, { device, control, unit, amount }: Ev
   const next = { use, remainder, at: context.state.now };
   context.state.turned = forgotten ? others : withEntry(others, key, next);
   if (sending && !silent) for (let i = 0; i < steps; i++) tap(context, sending, using);
-  return { kind: 'turned', steps, rest: remainder, stepDegrees, factor, silent, resolution };
+  return { kind: 'turned', steps, remainder, stepDegrees, factor, silent, resolution };
 }
 
 function stepOf(rotor: Rotor): number {

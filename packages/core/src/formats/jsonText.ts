@@ -3,7 +3,7 @@ import { ok, type Result, refuse } from '../result.ts';
 import type { FormatProblem, JsonPath, JsonProblem } from './problem.ts';
 
 /** Where something stands in a text, both from 1; the column counts UTF-16 units. */
-export interface Place {
+export interface LineColumn {
   readonly line: number;
   readonly column: number;
 }
@@ -12,7 +12,7 @@ export interface Place {
 export interface JsonText {
   readonly value: unknown;
   /** The place of what a path leads to; of the nearest thing above it where it leads to nothing. */
-  readonly placeOf: (path: JsonPath) => Place | null;
+  readonly lineColumnOf: (path: JsonPath) => LineColumn | null;
 }
 
 const OPTIONS = { disallowComments: true, allowTrailingComma: false, allowEmptyContent: false };
@@ -30,13 +30,13 @@ export function readJson(text: string): Result<JsonText, FormatProblem> {
     return refuse(brokenAt(bare));
   }
   let root: Node | undefined | null = null;
-  const placeOf = (path: JsonPath) => {
+  const lineColumnOf = (path: JsonPath) => {
     if (root === null) root = treeOf(bare, []);
-    return root ? placeIn(bare, root, path) : null;
+    return root ? lineColumnIn(bare, root, path) : null;
   };
   const reserved = reservedName(value);
-  if (!reserved) return ok({ value, placeOf });
-  return refuse({ ...(placeOf(reserved) ?? NOWHERE), path: reserved, what: { kind: 'reserved-name' } });
+  if (!reserved) return ok({ value, lineColumnOf });
+  return refuse({ ...(lineColumnOf(reserved) ?? NOWHERE), path: reserved, what: { kind: 'reserved-name' } });
 }
 
 const NOWHERE = { line: null, column: null };
@@ -48,7 +48,7 @@ function brokenAt(text: string): FormatProblem {
   const [first] = errors;
   if (!first) return { ...NOWHERE, path: [], what: { kind: 'not-json', problem: 'InvalidSymbol' } };
   const problem = printParseErrorCode(first.error) as JsonProblem;
-  return { ...placeAt(text, first.offset), path: [], what: { kind: 'not-json', problem } };
+  return { ...lineColumnAt(text, first.offset), path: [], what: { kind: 'not-json', problem } };
 }
 
 /** The text as a tree; undefined where it is nested too deep to be walked. */
@@ -60,18 +60,18 @@ function treeOf(text: string, errors: ParseError[]): Node | undefined {
   }
 }
 
-function placeIn(text: string, root: Node, path: JsonPath): Place {
+function lineColumnIn(text: string, root: Node, path: JsonPath): LineColumn {
   for (let length = path.length; length >= 0; length--) {
     const node = findNodeAtLocation(root, path.slice(0, length) as (string | number)[]);
     if (!node) continue;
     // A property is where its name stands.
     const named = node.parent?.type === 'property' ? node.parent : node;
-    return placeAt(text, named.offset);
+    return lineColumnAt(text, named.offset);
   }
-  return placeAt(text, root.offset);
+  return lineColumnAt(text, root.offset);
 }
 
-function placeAt(text: string, offset: number): Place {
+function lineColumnAt(text: string, offset: number): LineColumn {
   const before = text.slice(0, offset);
   return { line: before.split('\n').length, column: offset - before.lastIndexOf('\n') };
 }

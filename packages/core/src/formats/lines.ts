@@ -21,7 +21,7 @@ export function readEventLines(text: string): Result<readonly EngineEvent[], For
     const issue = parsed.error?.issues[0];
     if (issue) {
       const path = issuePath(issue);
-      const { column } = json.value.placeOf(path) ?? { column: null };
+      const { column } = json.value.lineColumnOf(path) ?? { column: null };
       return refuse({ line: i + 1, column, path, what: { kind: 'issue', issue } });
     }
     if (parsed.data) events.push(parsed.data);

@@ -33,8 +33,8 @@ export function readSetupDocument(text: string): Result<Setup, readonly FormatPr
   }
   const json = readJson(text);
   if (!json.ok) return refuse([json.problem]);
-  const { value, placeOf } = json.value;
-  const at = (path: JsonPath) => ({ line: null, column: null, ...placeOf(path), path });
+  const { value, lineColumnOf } = json.value;
+  const at = (path: JsonPath) => ({ line: null, column: null, ...lineColumnOf(path), path });
   const head = headSchema.safeParse(value);
   if (head.success && head.data.version > SETUP_VERSION) {
     const { version } = head.data;

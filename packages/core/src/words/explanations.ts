@@ -97,7 +97,7 @@ function positionWords(
   const known = setup.devices.find(({ id }) => id === device)?.controls.find(({ id }) => id === control);
   const name = (known?.name ?? control).toLowerCase();
   if (outcome.kind === 'slid') return `${name} to ${Math.round(outcome.value * 100)} %`;
-  const at = outcome.kind === 'sprung' ? outcome.position : value;
+  const at = outcome.kind === 'spring' ? outcome.position : value;
   return at === 0
     ? `${name} back at rest`
     : `${name} to ${Math.abs(at)} ${at > 0 ? 'clockwise' : 'anticlockwise'}`;

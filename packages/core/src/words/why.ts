@@ -38,10 +38,10 @@ function reasonOf(setup: Setup, { outcome, event, changes }: Explanation): strin
         ? 'What it held was let go before, so it comes up in silence.'
         : `Held for ${tidy(outcome.heldFor)} ms.`;
     case 'turned': {
-      const { steps, stepDegrees, rest, resolution } = outcome;
+      const { steps, stepDegrees, remainder, resolution } = outcome;
       const amount =
         event.kind === 'turn' && event.unit === 'degrees' ? stepWords(event.amount, outcome) : '';
-      if (steps === 0) return `${tidy(Math.abs(rest))}° of ${tidy(stepDegrees)}° for one step.`;
+      if (steps === 0) return `${tidy(Math.abs(remainder))}° of ${tidy(stepDegrees)}° for one step.`;
       if (outcome.silent) return 'What turning it while pressed did was let go before, so nothing is sent.';
       return `${decidedWords(setup, resolution)}${amount}`;
     }
@@ -51,8 +51,8 @@ function reasonOf(setup: Setup, { outcome, event, changes }: Explanation): strin
       );
     case 'guarded':
       return guardedWords(setup, outcome);
-    case 'sprung':
-      return sprungWords(setup, outcome);
+    case 'spring':
+      return springWords(setup, outcome);
     case 'slid':
       return slidWords(setup, outcome);
     case 'moved':
@@ -112,7 +112,7 @@ function guardedWords(
   return how === 'longer' ? `${what} It asks for a longer press.` : `${what} It asks for a second press.`;
 }
 
-function sprungWords(setup: Setup, { rate, resolution }: Extract<Outcome, { kind: 'sprung' }>): string {
+function springWords(setup: Setup, { rate, resolution }: Extract<Outcome, { kind: 'spring' }>): string {
   if (!resolution) return 'It stops.';
   return `${decidedWords(setup, resolution)} ${tidy(rate)} ${rate === 1 ? 'step' : 'steps'} a second.`;
 }
@@ -126,9 +126,9 @@ function slidWords(setup: Setup, { steps, resolution, stepped }: Extract<Outcome
 }
 
 function stepWords(degrees: number, outcome: Extract<Outcome, { kind: 'turned' }>): string {
-  const { steps, stepDegrees, rest, factor } = outcome;
+  const { steps, stepDegrees, remainder, factor } = outcome;
   if (factor > 1) return ` ${steps} steps: each counts ${factor} times at this speed.`;
-  const kept = rest === 0 ? '' : `, ${tidy(Math.abs(rest))}° kept`;
+  const kept = remainder === 0 ? '' : `, ${tidy(Math.abs(remainder))}° kept`;
   const exact = Math.abs(Math.abs(degrees) - steps * stepDegrees) < 1e-6;
   const many = steps === 1 ? 'step' : 'steps';
   if (exact) return ` ${tidy(Math.abs(degrees))}° ÷ ${tidy(stepDegrees)}° = ${steps} ${many}.`;
