@@ -19,6 +19,7 @@ const configSchema = z.object({
   QUERY_LIMIT_MS: z.coerce.number().int().min(100).max(600_000).default(10_000),
   LOG_LEVEL: z.enum(['fatal', 'error', 'warn', 'info', 'debug', 'trace', 'silent']).default('info'),
 });
+/** The settings of one server process, read from its environment. */
 export type Config = z.infer<typeof configSchema>;
 
 /** Reads the configuration from environment variables; names the ones that are wrong. */

@@ -16,6 +16,7 @@ export const DEMO_ID = 'saltmarsh';
 /** A request must have come in whole by then. */
 const REQUEST_LIMIT_MS = 60_000;
 
+/** A server that listens; closing it lets requests that are under way finish. */
 export interface RunningServer {
   readonly address: string;
   /** The address that opens the page: with the key, where one is asked for. */

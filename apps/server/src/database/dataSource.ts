@@ -11,6 +11,7 @@ import { ProfileRules1764100000000 } from './profileRules.ts';
 /** Any number, the same for all copies: only one migrates at a time. */
 const MIGRATION_LOCK = 468_001;
 
+/** In the order in which they came; one that was released is never changed. */
 export const MIGRATIONS = [
   FirstTables1764000000000,
   ProfileRules1764100000000,
@@ -20,6 +21,7 @@ export const MIGRATIONS = [
 ];
 
 const CONNECT_LIMIT_MS = 5_000;
+/** Enough for one writer, readers beside it and the listener; PostgreSQL itself allows 100 as it comes. */
 export const MOST_CONNECTIONS = 8;
 
 /** A query that takes longer has met a database that is frozen or overloaded: milliseconds. */

@@ -2,15 +2,18 @@ import type { Device, Trigger } from '@nimble-lever/core/devices';
 import type { Action, Binding, Command, LogEntry } from '@nimble-lever/core/setup';
 import { EntitySchema } from 'typeorm';
 
+/** A set-up without its parts. */
 export interface SetUpRow {
   id: string;
   name: string;
   revision: number;
 }
+/** A device as it came with its place in the rig. */
 export interface DeviceRow extends Device {
   setUp: string;
   position: number;
 }
+/** A program; its commands have rows of their own. */
 export interface ProgramRow {
   setUp: string;
   id: string;
@@ -20,18 +23,21 @@ export interface ProgramRow {
   nameKey: string;
   rules: unknown;
 }
+/** A command of a program, or (program null) a common one. */
 export interface CommandRow extends Command {
   setUp: string;
   /** Null for a common command. */
   program: string | null;
   position: number;
 }
+/** A layer with its place, from the base layer up. */
 export interface LayerRow {
   setUp: string;
   id: string;
   position: number;
   name: string;
 }
+/** A profile; its bindings have rows of their own. */
 export interface ProfileRow {
   setUp: string;
   id: string;
@@ -48,6 +54,7 @@ export interface PartRow {
   name: string;
   body: unknown;
 }
+/** A binding. What it names stands in columns too, so that the database can hold it to being there. */
 export interface BindingRow {
   setUp: string;
   profile: string;
@@ -63,6 +70,7 @@ export interface BindingRow {
   face: Binding['face'];
   note: string | null;
 }
+/** An entry of the log, with what takes it back. */
 export interface EditRow {
   setUp: string;
   revision: number;
@@ -186,6 +194,7 @@ export const EditEntity = new EntitySchema<EditRow>({
   },
 });
 
+/** Every table the server has. */
 export const ENTITIES = [
   SetUpEntity,
   DeviceEntity,

@@ -57,6 +57,7 @@ export const PART_TABLES = {
   binding: tableOf(BindingEntity as EntitySchema),
 } as const satisfies Record<PartKind, Table>;
 
+/** The log is written with the parts, in the same statement. */
 export const EDITS = tableOf(EditEntity as EntitySchema);
 
 /** A row as it is read and written, by property. */

@@ -43,6 +43,7 @@ export function logProblem(log: Logger, problem: Problem, error: unknown): void 
   else if (problem.status > 500) log.warn(problem.title);
 }
 
+/** RFC 9457, section 3. */
 export const PROBLEM_TYPE = 'application/problem+json; charset=utf-8';
 
 /** A problem as the body of an answer. */

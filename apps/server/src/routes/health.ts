@@ -3,6 +3,7 @@ import { Router } from 'express';
 import { databaseProblem } from '../problem/problem.ts';
 import type { StoreClient } from '../worker/storeClient.ts';
 
+/** Which server this is, told to whoever asks whether it works. */
 export interface About {
   readonly version: string;
   readonly instance: string;

@@ -34,6 +34,7 @@ export const API_SCHEMAS = {
   AppendAnswer: appendAnswerSchema,
   Problem: problemSchema,
 } as const;
+/** The name of a schema in the document. */
 export type ApiSchema = keyof typeof API_SCHEMAS;
 
 /** A number or text that an operation takes in its address. */

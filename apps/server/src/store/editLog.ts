@@ -6,11 +6,13 @@ import type { Queryable } from './database.ts';
 
 /** Entries that are read at once: at most so many, and no more than come to so many bytes, but always one. */
 export const PAGE_OF_ENTRIES = 500;
+/** A page of the log is at most about this long: what is read at once stays small, however large its edits. */
 export const PAGE_OF_BYTES = 1_000_000;
 
 /** Stands for whoever made the entries from before edits had an author. Every author may undo those. */
 export const NOBODY: Author = { id: '00000000-0000-0000-0000-000000000000', name: 'Before edits had names' };
 
+/** Entries of the log, and whether there are more. */
 export interface LogPage {
   /** Oldest first. */
   readonly entries: readonly LogEntry[];

@@ -4,6 +4,7 @@ import { PART_TABLES, type Row, selected } from '../database/tables.ts';
 import { inTransaction } from './database.ts';
 import { readSetup, type StoredRows } from './readSetup.ts';
 
+/** A set-up as the database has it, at a revision. */
 export interface StoredSetup {
   readonly id: string;
   readonly revision: number;

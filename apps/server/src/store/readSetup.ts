@@ -29,6 +29,7 @@ import { refusalWords } from '@nimble-lever/core/words';
 import type { z } from 'zod';
 import { keyOfRow, PART_TABLES, type Row } from '../database/tables.ts';
 
+/** The rows of a set-up by kind, as they were read: nothing is known of them yet. */
 export type StoredRows = Readonly<Record<PartKind, readonly Row[]>>;
 
 /**

@@ -8,6 +8,7 @@ export interface TableChanges {
   readonly gone: Row[];
   readonly changed: Row[];
 }
+/** What of each table an edit changed. */
 export type RowChanges = Readonly<Record<PartKind, TableChanges>>;
 
 type Listed = { readonly id: string };

@@ -9,6 +9,7 @@ import { rowChanges } from './rows.ts';
 import { type Appended, type OnSaved, SetupWriter } from './setupWriter.ts';
 import { firstWrite } from './writeStatement.ts';
 
+/** A set-up by name, for choosing one. */
 export interface SetUpHead {
   readonly id: string;
   readonly name: string;

@@ -5,6 +5,7 @@ import type { RowChanges } from './rows.ts';
 /** The database channel that tells every copy of the server about new revisions. */
 export const EDITS_CHANNEL = 'nimble_lever_edits';
 
+/** SQL with its values apart: nothing that was sent ever stands in the text. */
 export interface Statement {
   /** Says which parts the text has, so that the same text has the same name. */
   readonly name: string;
@@ -12,6 +13,7 @@ export interface Statement {
   readonly values: unknown[];
 }
 
+/** What one statement writes: parts of a set-up, and the entries that changed them. */
 export interface Write {
   readonly setUp: string;
   /** The revision the rows were worked out on; with another one nothing is written. */

@@ -24,9 +24,11 @@ export interface News {
   readonly body: Uint8Array | null;
 }
 
+/** What the main thread says to the worker. Bodies go over as bytes, without being read. */
 export type ToWorker =
   | { readonly kind: 'ask'; readonly seq: number; readonly ask: Ask }
   | { readonly kind: 'close' };
+/** What the worker says back. */
 export type FromWorker =
   | { readonly kind: 'ready' }
   /** The database cannot be used; in words, and what may be told a program. */
@@ -34,6 +36,7 @@ export type FromWorker =
   | ({ readonly kind: 'answer'; readonly seq: number } & Answer)
   | ({ readonly kind: 'news' } & News);
 
+/** What a worker needs to know when it begins. */
 export interface WorkerSettings {
   readonly url: string;
   readonly logLevel: string;

@@ -29,7 +29,9 @@ export function createStore() {
 }
 
 export type AppStore = ReturnType<typeof createStore>;
+/** All of the state; what comes with a view is there only once it was read. */
 export type RootState = ReturnType<typeof rootReducer>;
+/** A change that may look at the state, dispatch others and hand events to the engine. */
 export type AppThunk<Value = void> = ThunkAction<
   Value,
   RootState,

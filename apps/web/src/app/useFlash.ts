@@ -2,6 +2,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 
 const FLASH_MS = 450;
 
+/** What is lit now, and how to light it. */
 export interface Flash {
   readonly lit: ReadonlySet<string>;
   /** Lights a key until `fade`. */

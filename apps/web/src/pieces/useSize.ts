@@ -1,5 +1,6 @@
 import { type RefObject, useLayoutEffect, useState } from 'react';
 
+/** How large something is drawn. */
 export interface Size {
   /** Pixels, of what is inside the padding. */
   readonly width: number;

@@ -35,6 +35,7 @@ const VOLUME_STEP = 2;
 /** How much of what another computer heard is kept. */
 const HEARD_KEPT = 30;
 
+/** The practice desk: its windows, its pointer, its sound. */
 export interface DeskState {
   /** The windows that are open, from the back to the front. */
   readonly order: readonly string[];

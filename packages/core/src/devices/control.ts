@@ -16,6 +16,7 @@ export const nativeOutputSchema = z.discriminatedUnion('kind', [
   /** W3C `MouseEvent.button`; 5 is a pen's eraser (Pointer Events). */
   z.strictObject({ kind: z.literal('button'), button: z.number().int().min(0).max(5) }),
 ]);
+/** What a control does by itself: a pointer button or wheel ticks. */
 export type NativeOutput = z.infer<typeof nativeOutputSchema>;
 
 /** Turning faster sends more steps: once below `from`, `max` times at `to` and above, in degrees per second. */
@@ -27,6 +28,7 @@ export const speedUpSchema = z
   })
   .refine(({ from, to }) => from < to, because('range-order'))
   .nullable();
+/** How much faster turning counts for more; null for never. */
 export type SpeedUp = z.infer<typeof speedUpSchema>;
 
 /**
@@ -34,6 +36,7 @@ export type SpeedUp = z.infer<typeof speedUpSchema>;
  * detented one reports detents, `detentDegrees` apart, and sends one step for each.
  */
 const degrees = z.number().min(0.5).max(360);
+/** How a control turns: in detents that are felt, or without. */
 export const rotorSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('continuous'),
@@ -52,7 +55,9 @@ export type Rotor = z.infer<typeof rotorSchema>;
 export const springSchema = z.strictObject({
   rates: z.array(z.number().min(0.1).max(500)).min(1).max(20),
 });
+/** A ring that goes back to its rest by itself. */
 export type Spring = z.infer<typeof springSchema>;
+/** Steps a second by position. Common practice, no source. */
 export const USUAL_RATES: readonly number[] = [1, 2, 4, 8, 15, 30, 60];
 
 /** A slider that reports 0 to 1, with the places at which it steps, rising. */
@@ -65,8 +70,10 @@ export const sliderSchema = z.strictObject({
       because('thresholds-order'),
     ),
 });
+/** A fader, with the places at which it steps. */
 export type Slider = z.infer<typeof sliderSchema>;
 
+/** What kinds of control there are: they are drawn and named apart. */
 export const CONTROL_KINDS = [
   'button',
   'key',

@@ -5,6 +5,7 @@ import { deviceSettingsSchema, USUAL_SETTINGS } from './settings.ts';
 import { shapeSchema } from './shape.ts';
 import { because } from './valueProblem.ts';
 
+/** What kinds of device there are. */
 export const DEVICE_KINDS = [
   'mouse',
   'dial',

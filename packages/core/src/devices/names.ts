@@ -6,6 +6,7 @@ import { because } from './valueProblem.ts';
  * plain objects, so the one such word that every object has already is left out.
  */
 export const ID_PATTERN = /^(?!constructor$)[a-z0-9][a-z0-9-]{0,63}$/;
+/** An id; unique among its like. */
 export const idSchema = z.string().regex(ID_PATTERN, because('id'));
 
 /** Text on one line: no control characters, no halves of characters. */

@@ -24,9 +24,12 @@ export const wheelSettingsSchema = z.strictObject({
   reversed: z.boolean(),
 });
 export type WheelSettings = z.infer<typeof wheelSettingsSchema>;
+/** A wheel as it comes. */
 export const USUAL_WHEEL: WheelSettings = { lines: 1, free: false, reversed: false };
 
+/** Pointer speeds kept on one device. Common practice is up to five; no source. */
 export const MOST_SPEEDS = 8;
+/** Computers one device can talk to. Common practice, no source. */
 export const MOST_COMPUTERS = 3;
 
 /** What is set once for a device: times in milliseconds, distances in pixels. */

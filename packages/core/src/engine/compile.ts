@@ -24,6 +24,7 @@ interface CompiledProfile {
   readonly uses: ReadonlyMap<string, number>;
 }
 
+/** A control made ready: tuned by its device’s settings. */
 export interface CompiledControl {
   /** `device/control`, made once so that look-ups need not hash it anew. */
   readonly key: string;

@@ -43,4 +43,5 @@ export const engineEventSchema = z.discriminatedUnion('kind', [
 ]);
 export type EngineEvent = z.infer<typeof engineEventSchema>;
 
+/** An event of one kind. */
 export type EventOf<Kind extends EngineEvent['kind']> = Extract<EngineEvent, { kind: Kind }>;

@@ -13,6 +13,7 @@ export function layerOn(context: StepContext, layer: string): void {
   orderLayers(context);
 }
 
+/** One thing less keeps a layer on. */
 export function layerOff(context: StepContext, layer: string): void {
   const count = context.state.layerHolds[layer] ?? 0;
   context.state.layerHolds =

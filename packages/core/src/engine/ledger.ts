@@ -29,6 +29,7 @@ export function buttonDown(context: StepContext, to: Destination, button: number
   return { kind: 'button', to, button };
 }
 
+/** The other way round. */
 export function buttonUp(context: StepContext, to: Destination, button: number): void {
   if (countDown(context, ledgerKey(to, `button-${button}`))) send(context, to, { kind: 'button-up', button });
 }

@@ -222,6 +222,7 @@ export function dropWaiting(context: StepContext, { press: { using } }: Waiting)
   dropDeadline(context, 'press', using.key);
 }
 
+/** Notes a press as not decided yet. */
 export function setWaiting(context: StepContext, waiting: Waiting): void {
   context.state.waiting = withEntry(context.state.waiting, waiting.press.using.key, waiting);
 }

@@ -55,6 +55,7 @@ export type PlainHold = Exclude<Hold, { kind: 'macro' }>;
  * that was ended early sends nothing more.
  */
 export type PressedTurns = Readonly<Partial<Record<PressedTurn, ResolvedUse | 'ended'>>>;
+/** A turn of a control that is down. */
 export type PressedTurn = Extract<Trigger, 'pressed-clockwise' | 'pressed-anticlockwise'>;
 
 /** A control that is down and decided, with what it put down and has not yet let go. */
@@ -229,6 +230,7 @@ export interface EngineState {
   readonly radial: OpenMenu | null;
 }
 
+/** Before the first event: nothing in front, nothing held, Everywhere applies. */
 export const INITIAL_STATE: EngineState = {
   now: 0,
   seq: 0,

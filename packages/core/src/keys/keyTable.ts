@@ -22,8 +22,10 @@ export type KeyKind =
   | 'launch'
   | 'power';
 
+/** Systems whose keyboards have other words for the same keys. */
 export type Platform = 'windows' | 'mac' | 'linux';
 
+/** Everything known of one physical key; whatever is asked about keys is looked up here. */
 export interface KeyRow {
   readonly code: string;
   /** Null for a key that no usage stands for. */

@@ -15,6 +15,7 @@ export type ShortcutProblem =
 
 /** The longest text taken for one shortcut or several steps, in characters, and the most steps. */
 export const SHORTCUT_MAX_LENGTH = 120;
+/** More in a row is a macro. */
 export const MOST_SHORTCUT_STEPS = 4;
 
 /**

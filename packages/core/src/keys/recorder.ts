@@ -21,6 +21,7 @@ export interface Recording {
   readonly unknown: string | null;
 }
 
+/** Before a key was pressed. */
 export const EMPTY_RECORDING: Recording = { down: [], seen: null, taken: null, unknown: null };
 
 /** The recording after one more key event. A key down after a shortcut was taken starts again. */

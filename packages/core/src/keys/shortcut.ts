@@ -12,6 +12,7 @@ export interface Shortcut {
   readonly code: string | null;
 }
 
+/** The modifiers, as our notation names them. */
 export type ModifierName = 'ctrl' | 'shift' | 'alt' | 'altGr' | 'meta';
 
 /** The modifiers in the order in which they go down, with their word in the notation and the key sent for it. */

@@ -13,6 +13,7 @@ export interface ProfileCandidate {
   readonly verdict: 'decides' | 'less-specific' | 'later' | 'kept-out' | 'pinned-over';
 }
 
+/** Which profile applies and why, with those that fitted and lost. */
 export interface ProfileDecision {
   readonly profile: string;
   readonly because: 'rule' | 'nothing-fits' | 'pinned' | 'no-window';

@@ -15,6 +15,7 @@ export const placeSchema = z.strictObject({
   x: z.number().min(-20_000).max(20_000),
   y: z.number().min(-20_000).max(20_000),
 });
+/** Where to click: pixels from the screen’s, the window’s or the pointer’s place. */
 export type Place = z.infer<typeof placeSchema>;
 
 const button = z.number().int().min(0).max(4);
@@ -63,6 +64,7 @@ export const messageSchema = z.discriminatedUnion('protocol', [
     high: z.number().int().min(0).max(127),
   }),
 ]);
+/** A control message: OSC 1.0 or a MIDI 1.0 control change. */
 export type Message = z.infer<typeof messageSchema>;
 
 const actionOptions = [

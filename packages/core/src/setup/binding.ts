@@ -27,6 +27,7 @@ export const repeatSchema = z.strictObject({
   everyMs: z.number().min(5).max(10_000),
 });
 export type Repeat = z.infer<typeof repeatSchema>;
+/** As keyboards repeat by default. Common practice, no source. */
 export const USUAL_REPEAT: Repeat = { delayMs: 400, everyMs: 50 };
 
 /** A guarded press asks for a longer press, or for a second one soon after. */
@@ -68,7 +69,9 @@ export function acting(action: Action, style: PressStyle): Extract<Behaviour, { 
 /** The behaviour that sends nothing. */
 export const OFF: Behaviour = { kind: 'off', heardBy: [], sends: null };
 
+/** Colours of a face; each is readable on both themes, and none means anything by itself. */
 export const FACE_COLOURS = ['ink', 'blue', 'teal', 'plum', 'amber', 'green'] as const;
+/** What a control shows. */
 export const faceSchema = z.strictObject({
   label: lineSchema(24).nullable(),
   icon: idSchema.nullable(),
@@ -85,6 +88,7 @@ export const noteSchema = z
   .max(1000)
   .regex(/^(?:[^\p{Cc}\p{Cs}]|[\n\t])*$/u, because('text'));
 
+/** What stands in a slot. */
 export const bindingSchema = z.strictObject({
   behaviour: behaviourSchema,
   face: faceSchema.nullable(),

@@ -15,6 +15,7 @@ export type Copying =
   | { readonly what: 'device'; readonly from: string; readonly to: string }
   | { readonly what: 'column'; readonly from: string; readonly to: string };
 
+/** A row of the Board: one way of using a control. */
 export interface RowPlace {
   readonly device: string;
   readonly control: string;

@@ -78,6 +78,7 @@ for (let deep = STEPS_DEEP; deep > 0; deep--) {
 export function stepSchemaAt(deep: number): z.ZodType<MacroStep> | null {
   return byDepth[deep - 1] ?? null;
 }
+/** A step that stands in a macro’s own list. */
 export const stepSchema: z.ZodType<MacroStep> = byDepth[0] ?? z.never();
 
 /** A step without the steps inside it. */

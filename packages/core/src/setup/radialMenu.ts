@@ -2,8 +2,10 @@ import { z } from 'zod';
 import { idSchema, lineSchema, nameSchema } from '../devices/index.ts';
 import { actionSchema } from './action.ts';
 
+/** More are too narrow to be hit without looking. Common practice, no source. */
 export const MOST_ITEMS = 8;
 
+/** An item; it may do what a binding of Everywhere may. */
 export const radialItemSchema = z.strictObject({
   id: idSchema,
   label: lineSchema(24),

@@ -5,6 +5,7 @@ import type { Setup } from './setup.ts';
 
 /** The kinds of things that others name by their ids. */
 export type NamedKind = 'command' | 'macro' | 'layer' | 'profile' | 'device' | 'program' | 'radial-menu';
+/** Something that is named by its id. */
 export interface Reference {
   readonly kind: NamedKind;
   readonly id: string;

@@ -24,12 +24,15 @@ export const LIMITS = {
 
 /** The profile under all others, and the layer under all others. */
 export const EVERYWHERE = 'everywhere';
+/** The layer under all others; it is always on. */
 export const BASE_LAYER = 'base';
 
+/** What commands are about; the Board colours and the chooser groups by it. */
 export const FAMILIES = ['move', 'view', 'edit', 'tool', 'time', 'system'] as const;
 export const familySchema = z.enum(FAMILIES);
 export type Family = z.infer<typeof familySchema>;
 
+/** A thing a program can do. */
 export const commandSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
@@ -40,6 +43,7 @@ export const commandSchema = z.strictObject({
 });
 export type Command = z.infer<typeof commandSchema>;
 
+/** A program with the rules that recognise its windows and its command list. */
 export const programSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
@@ -48,6 +52,7 @@ export const programSchema = z.strictObject({
 });
 export type Program = z.infer<typeof programSchema>;
 
+/** What the controls do for a program. */
 export const profileSchema = z.strictObject({
   id: idSchema,
   /** Null where it is named after its program. */
@@ -62,6 +67,7 @@ export const profileSchema = z.strictObject({
 });
 export type Profile = z.infer<typeof profileSchema>;
 
+/** A layer, by name; its bindings stand in the profiles. */
 export const layerSchema = z.strictObject({ id: idSchema, name: nameSchema });
 export type Layer = z.infer<typeof layerSchema>;
 

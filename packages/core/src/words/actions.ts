@@ -8,6 +8,7 @@ import {
 } from '../setup/index.ts';
 import { deviceName, layerName, macroName, profileName, programName, radialMenuName } from './names.ts';
 
+/** Families as headings. */
 export const FAMILY_NAMES: Readonly<Record<Family, string>> = {
   move: 'Move',
   view: 'View',

@@ -13,15 +13,19 @@ export function profileName(setup: Setup, profileId: string): string {
 export function programName(setup: Setup, id: string): string {
   return nameIn(setup.programs, id);
 }
+/** A device’s name, or its id where it is gone. */
 export function deviceName(setup: Setup, id: string): string {
   return nameIn(setup.devices, id);
 }
+/** A layer’s name, or its id where it is gone. */
 export function layerName(setup: Setup, id: string): string {
   return nameIn(setup.layers, id);
 }
+/** A macro’s name, or its id where it is gone. */
 export function macroName(setup: Setup, id: string): string {
   return nameIn(setup.macros, id);
 }
+/** A radial menu’s name, or its id where it is gone. */
 export function radialMenuName(setup: Setup, id: string): string {
   return nameIn(setup.radialMenus, id);
 }

@@ -15,6 +15,7 @@ export interface Happening {
   readonly ran: readonly Ran[];
 }
 
+/** What the page shows of its engine. */
 export interface EngineSlice {
   readonly engine: EngineState;
   /** Newest first. */
@@ -30,11 +31,13 @@ const INITIAL: EngineSlice = { engine: INITIAL_STATE, happenings: [], frontDelay
 /** How many happenings are kept. */
 const KEPT = 200;
 
+/** The engine took a step. */
 export const stepped = createAction<{
   engine: EngineState;
   /** What is to be told, oldest first. */
   explanations: readonly Explanation[];
 }>('engine/stepped');
+/** A practice program did something; told under what the engine did last. */
 export const programRan = createAction<Ran>('engine/programRan');
 export const frontDecided = createAction<{ delay: number; since: number }>('engine/frontDecided');
 export const happeningsCleared = createAction('engine/happeningsCleared');

@@ -9,6 +9,7 @@ import {
 import type { z } from 'zod';
 import { bare } from './setupState.ts';
 
+/** A set-up as the server gives it. */
 export type Stored = z.infer<typeof storedSchema>;
 
 /** What the server made of a request with entries. */

@@ -16,9 +16,12 @@ import {
   setAside,
 } from './setupState.ts';
 
+/** The set-up was read, at first or anew. */
 export const setupLoaded = createAction<Loaded>('setup/loaded');
 export const setupFailed = createAction<string>('setup/failed');
+/** An edit, undo or redo of this page: shown at once, sent later. */
 export const entryMade = createAction<Entry>('setup/entryMade');
+/** What was saved since, in the order of the log; entries of this page among them. */
 export const entriesReceived = createAction<readonly NewsEntry[]>('setup/entriesReceived');
 /** More was missed than is told. */
 export const leftBehind = createAction('setup/leftBehind');

@@ -24,6 +24,7 @@ export type PendingEntry = Entry & {
   readonly after: Setup;
 };
 
+/** Whether everything is saved, under way, or waits for a server that is away. */
 export type Saving = 'saved' | 'saving' | 'waiting';
 
 /** The set-up as this page has it: what is saved, what waits to be saved, and both together. */
@@ -61,6 +62,7 @@ export interface RefusedEntry {
   readonly detail: string;
 }
 
+/** Before the set-up was read. */
 export const NO_SETUP: SetupState = {
   id: null,
   me: { id: '00000000-0000-0000-0000-000000000000', name: 'This browser' },
@@ -80,6 +82,7 @@ export const NO_SETUP: SetupState = {
   outdated: false,
 };
 
+/** A set-up as it was read, with what this browser has kept of it. */
 export interface Loaded {
   readonly id: string;
   readonly revision: number;

@@ -8,6 +8,7 @@ export interface Heard extends HeardInput {
 
 /** Told of what was heard; says whether it was taken, so that the page itself shall not have it too. */
 export type OnHeard = (heard: Heard) => boolean;
+/** Ends listening. */
 export type Stop = () => void;
 
 /** A way in which a browser hears real devices. */

@@ -2,6 +2,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import type { InputSource, OnHeard, Stop } from './source.ts';
 import { WORDS } from './words.ts';
 
+/** A source and what becomes of it here. */
 export interface SourceState {
   readonly source: InputSource;
   readonly state: 'missing' | 'asks' | 'listening' | 'failed';

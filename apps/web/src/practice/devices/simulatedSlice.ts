@@ -36,6 +36,7 @@ declare module '../../app/store.ts' {
 /** The simulated devices. */
 export const { selectSlice: selectSimulated } = slice.injectInto(rootReducer);
 
+/** A simulated device now. */
 export interface SimulatedDevice {
   readonly plugged: boolean;
   /** Percent; null for a device on a cable. */

@@ -17,6 +17,7 @@ export interface Mark {
   readonly paint: number | null;
 }
 
+/** What is on Brindle’s canvas and in its hand. */
 export interface BrindleState extends Undoable<readonly Mark[]>, Running {
   readonly marks: readonly Mark[];
   readonly tool: 'brush' | 'eraser' | 'hand';
@@ -34,6 +35,7 @@ export interface BrindleState extends Undoable<readonly Mark[]>, Running {
 
 /** The paints by name, in the order of `scene.paints`; the canvas in its own units. */
 export const PAINT_NAMES = ['slate', 'plum', 'ochre', 'reed', 'brick'] as const;
+/** The canvas, in its own pixels, however large it is shown. */
 export const CANVAS = { width: 540, height: 250 } as const;
 
 const SIZES = [2, 3, 4, 6, 8, 10, 13, 16, 20, 25, 32, 40, 50, 64] as const;

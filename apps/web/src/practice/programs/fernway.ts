@@ -47,6 +47,7 @@ interface Tab {
   readonly scroll: number;
 }
 
+/** Fernway’s tabs and the place in each. */
 export interface FernwayState extends Running {
   readonly tabs: readonly Tab[];
   readonly at: number;

@@ -26,6 +26,7 @@ interface Kept {
   readonly silenced: readonly Span[];
 }
 
+/** Hushbox’s recording: its pieces, markers, selection and the part that is seen. */
 export interface HushboxState extends Kept, Undoable<Kept>, Running {
   /** The playhead: seconds. */
   readonly at: number;

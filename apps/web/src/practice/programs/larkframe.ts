@@ -22,6 +22,7 @@ interface Film {
   readonly at: number;
 }
 
+/** Larkframe’s film and how it is looked at. */
 export interface LarkframeState extends Film, Undoable<Film>, Running {
   readonly onion: boolean;
   readonly playing: boolean;

@@ -21,6 +21,7 @@ interface Kept {
   readonly anchor: number;
 }
 
+/** Quillboard’s cards and the place of the text cursor. */
 export interface QuillboardState extends Kept, Undoable<Kept>, Running {
   readonly copied: string;
 }

@@ -22,6 +22,7 @@ export interface StandIn<State> {
   /** A control message with its value, from 0 to 1; null for one it does not know. */
   readonly message?: (state: State, message: Message, value: number) => Heard<State> | null;
 }
+/** What a program made of a control message. */
 export interface Heard<State> {
   readonly state: State;
   readonly name: string;
@@ -70,6 +71,7 @@ export function goBack<Kept>(
   const kept = past.at(-1);
   return kept === undefined ? null : { kept, past: past.slice(0, -1), future: [...future, now] };
 }
+/** Changes what can be undone, and keeps what it was. */
 export function goOn<Kept>(
   { past, future }: Undoable<Kept>,
   now: Kept,

@@ -18,6 +18,7 @@ export const STAND_INS = {
   'tin-can': TIN_CAN_PROGRAM,
 } as const;
 
+/** The id of a program that has a stand-in. */
 export type PracticeProgram = keyof typeof STAND_INS;
 
 /** What is in each practice program. */

@@ -11,6 +11,7 @@ import {
 
 /** The tones a wheel acts on. */
 export const TONES = ['shadows', 'middles', 'lights'] as const;
+/** A range of brightness that is graded by itself. */
 export type Tone = (typeof TONES)[number];
 export const TONE_NAMES: Readonly<Record<Tone, string>> = {
   shadows: 'Shadows',
@@ -24,12 +25,14 @@ export interface Wheel {
   readonly strength: number;
   readonly level: number;
 }
+/** How one shot is graded. */
 export interface Grade {
   readonly wheels: Readonly<Record<Tone, Wheel>>;
   /** 1 is as it was shot. */
   readonly saturation: number;
 }
 
+/** Tallow’s shots and the wheel in hand. */
 export interface TallowState extends Undoable<readonly Grade[]>, Running {
   /** A grade for each shot. */
   readonly shots: readonly Grade[];

@@ -3,6 +3,7 @@ import { type CommandRow, commandsFrom, type Running, type StandIn, within } fro
 /** Who can be talked to: rooms of the workshop. */
 export const PEOPLE = ['Puppet room', 'Paint room', 'Sound cellar', 'Front door'] as const;
 
+/** Who is on the intercom and whether one is heard. */
 export interface TinCanState extends Running {
   readonly talking: boolean;
   /** Whom it talks to; everyone where `toAll`. */

@@ -14,6 +14,7 @@ import type { BoardView } from './boardView.ts';
 import { faceOf } from './cellFace.ts';
 import type { UsePlace } from './lookUp.ts';
 
+/** A column: a profile, under its program’s name. */
 export interface BoardColumn {
   readonly profile: Profile;
   readonly name: string;
@@ -21,6 +22,7 @@ export interface BoardColumn {
   readonly pinned: boolean;
 }
 
+/** A row: one way of using a control. */
 export interface BoardRow extends UsePlace {
   readonly name: string;
   /** Further triggers of the control that can be unfolded under this row, or are. */

@@ -3,6 +3,7 @@ import { createSlice, type PayloadAction, type WithSlice } from '@reduxjs/toolki
 import { rootReducer } from '../../app/store.ts';
 import { type BoardView, keptView } from './boardView.ts';
 
+/** What is chosen, shown and sought on the Board. */
 export interface BoardState {
   /** The selected cell; null until the person selects one. */
   readonly selected: Slot | null;

@@ -10,6 +10,7 @@ const viewSchema = z.object({
   grouping: z.enum(['device', 'use']),
   onlySet: z.boolean(),
 });
+/** How a person likes the Board: kept in the browser, not in the set-up. */
 export type BoardView = Readonly<z.infer<typeof viewSchema>>;
 
 export const USUAL_VIEW: BoardView = { hidden: [], pinned: [], grouping: 'device', onlySet: false };

@@ -22,6 +22,7 @@ export interface HeardState {
   readonly down: ReadonlySet<string>;
 }
 
+/** Before the first report. */
 export const NOTHING_HEARD: HeardState = { values: [], down: new Set() };
 
 /** A device made ready to read reports. */

@@ -19,6 +19,7 @@ export interface Globals {
 
 /** A number both ways; which one was meant is known by the minimum. */
 type Both = Pick<Item, 'signed' | 'unsigned'>;
+/** A maximum that was not given. */
 export const NOUGHT: Both = { signed: 0, unsigned: 0 };
 
 /** What fields of one main item have in common. */
@@ -26,6 +27,7 @@ export type Like = Pick<Field, 'report' | 'reportId' | 'bitSize' | 'alternatives
   readonly ranges: Ranges;
 };
 
+/** A field; written out, as a descriptor may have thousands of them. */
 export function fieldLike(
   { report, reportId, bitSize, alternatives, ranges, flags, path }: Like,
   bitOffset: number,
@@ -52,6 +54,7 @@ export function fieldLike(
   };
 }
 
+/** What a number in a report may be, and what it means. */
 export type Ranges = Pick<Field, 'logicalMin' | 'logicalMax' | 'physicalMin' | 'physicalMax' | 'unit'>;
 
 /** Logical and physical ranges; a maximum below its minimum was meant without a sign. */

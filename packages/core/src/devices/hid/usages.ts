@@ -7,6 +7,7 @@ export interface Usage {
   readonly id: number;
 }
 
+/** Usage pages we tell apart (HID Usage Tables 1.5, section 3). */
 export const PAGES = {
   desktop: 0x01,
   simulation: 0x02,
@@ -37,6 +38,7 @@ const PAGE_NAMES: ReadonlyMap<number, string> = new Map([
 /** By page and id, in hexadecimal; from the USB ID repository and, for haptics, from memory of the HUT. */
 const NAMES: Readonly<Record<string, Readonly<Record<string, string>>>> = names;
 
+/** A usage page as people call it; its number in hexadecimal where we have no name. */
 export function pageName(page: number): string {
   return PAGE_NAMES.get(page) ?? (page >= VENDOR_PAGES ? 'Vendor' : `Page ${hex(page)}`);
 }

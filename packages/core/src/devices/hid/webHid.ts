@@ -10,10 +10,12 @@ export interface WebHidCollection {
   readonly children?: readonly WebHidCollection[];
   readonly inputReports?: readonly WebHidReport[];
 }
+/** A report as WebHID describes it (`HIDReportInfo`). */
 export interface WebHidReport {
   readonly reportId?: number;
   readonly items?: readonly WebHidItem[];
 }
+/** An item of a report as WebHID describes it (`HIDReportItem`). */
 export interface WebHidItem {
   readonly isAbsolute?: boolean;
   readonly isArray?: boolean;

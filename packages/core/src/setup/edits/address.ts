@@ -11,12 +11,14 @@ import { type ItemList, shapeOf } from './items.ts';
  */
 export type Address = string;
 
+/** A list and the item in it. */
 export interface AddressStep {
   readonly name: string;
   readonly list: ItemList;
   readonly id: string;
 }
 
+/** An address taken apart, with the kind of item it leads to. */
 export interface ParsedAddress {
   readonly kind: ItemKind;
   readonly steps: readonly AddressStep[];

@@ -10,6 +10,7 @@ export const EDIT_FORMAT = 2;
 
 /** The most fields one edit sets, and the most edits that apply as one. */
 const MOST_FIELDS = 100;
+/** Enough to copy a device into every profile; more would not fit into a request. */
 export const MOST_TOGETHER = 50_000;
 
 const fieldsSchema = z
@@ -100,6 +101,7 @@ const moveSchema = z.strictObject({
   after: idSchema.nullable(),
 });
 
+/** A change of one item. */
 export const singleEditSchema = z.discriminatedUnion('kind', [
   setSchema,
   addSchema,

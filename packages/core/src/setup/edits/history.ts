@@ -7,6 +7,7 @@ const uuid = z.uuid().toLowerCase();
 
 /** The largest number the database keeps in a revision. */
 export const MOST_REVISION = 2 ** 31 - 1;
+/** How many entries a set-up has taken. */
 export const revisionSchema = z.number().int().min(0).max(MOST_REVISION);
 
 /** Who made an edit: a browser, under a name the person chose. */

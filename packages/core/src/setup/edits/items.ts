@@ -23,6 +23,7 @@ export interface ItemList {
   readonly limit: keyof typeof LIMITS | null;
 }
 
+/** What a kind of item is made of: its own fields, and the lists of items in it. */
 export interface ItemShape {
   /** The item with everything in it. */
   readonly whole: z.ZodType;

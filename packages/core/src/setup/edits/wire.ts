@@ -15,6 +15,7 @@ export const appendSchema = z.strictObject({
   after: revisionSchema,
   entries: z.array(z.unknown()).min(1).max(MOST_ENTRIES_SENT),
 });
+/** Of an entry that is not as it should be at least its id is told back. */
 export const sentEntrySchema = z.looseObject({ id: entrySchema.options[0].shape.id });
 
 /** An entry as pages are told of it; what takes it back they find by applying it. */
@@ -29,6 +30,7 @@ export const outcomeSchema = z.discriminatedUnion('kind', [
 ]);
 export type SentOutcome = z.infer<typeof outcomeSchema>;
 
+/** What became of what was sent, and what the sender had missed. */
 export const appendAnswerSchema = z.object({
   revision: revisionSchema,
   outcomes: z.array(outcomeSchema),
@@ -38,12 +40,14 @@ export const appendAnswerSchema = z.object({
 
 /** The newest entries that an author can undo or did undo, and whether there are older ones. */
 export const historySchema = z.object({ entries: z.array(logEntrySchema), more: z.boolean() });
+/** A set-up as pages read it. */
 export const storedSchema = z.object({
   id: idSchema,
   revision: revisionSchema,
   setup: setupSchema,
   history: historySchema,
 });
+/** The set-ups there are. */
 export const setUpListSchema = z.array(
   z.object({ id: idSchema, name: z.string(), revision: revisionSchema }),
 );

@@ -32,9 +32,11 @@ function numberLooseSteps(steps: unknown, word: string, deep = 0): unknown {
 export function rulesWithIds<Part extends Loose>(part: Part): Part {
   return 'rules' in part ? { ...part, rules: number(part.rules, 'rule') } : part;
 }
+/** A macro whose steps have ids, those inside others too. */
 export function macroWithIds<Part extends Loose>(macro: Part): Part {
   return { ...macro, steps: numberLooseSteps(macro.steps, 'step') };
 }
+/** A radial menu whose items have ids. */
 export function menuWithIds<Part extends Loose>(menu: Part): Part {
   return { ...menu, items: number(menu.items, 'item') };
 }
