@@ -7,7 +7,7 @@ import {
   tunedControl,
 } from '../devices/index.ts';
 import { indexRules, profileChain, type RuleIndex } from '../resolve/index.ts';
-import { EVERYWHERE, type Profile, type Program, type Setup } from '../setup/index.ts';
+import { EVERYWHERE, type Profile, type Program, type Setup, slotIn } from '../setup/index.ts';
 import { plainly, sendingOf } from './compileEffect.ts';
 import { type CompiledMacro, compileMacro } from './compileMacro.ts';
 import { type CompiledMenu, compileMenu } from './compileMenu.ts';
@@ -155,8 +155,7 @@ function compileProfile(
   const sendings = new Map<string, Sending>();
   const uses = new Map<string, number>();
   for (const [key, binding] of Object.entries(source.bindings)) {
-    const [, device = '', control = '', named = ''] = key.split('/');
-    const trigger = named as Trigger;
+    const { device, control, trigger } = slotIn(source.id, key);
     const owner = controlKey(device, control);
     uses.set(owner, (uses.get(owner) ?? 0) | (1 << triggerIndex(trigger)));
     const native = controls.get(device)?.get(control)?.control.native[trigger] ?? null;

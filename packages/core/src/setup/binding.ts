@@ -116,9 +116,14 @@ export function keyOf(slot: Slot): string {
   return slotKey(slot.layer, slot.device, slot.control, slot.trigger);
 }
 
-/** The slot a key stands for, or null when the text is no slot key. */
+/** The slot a key stands for, in a set-up that was checked. */
+export function slotIn(profile: string, key: string): Slot {
+  const [layer = '', device = '', control = '', trigger = ''] = key.split('/');
+  return { profile, layer, device, control, trigger: trigger as Trigger };
+}
+
+/** The slot any text stands for, or null where it is no key of a slot. */
 export function slotOf(profile: string, key: string): Slot | null {
-  const [layer, device, control, trigger, ...rest] = key.split('/');
-  const parsed = slotSchema.safeParse({ profile, layer, device, control, trigger });
-  return parsed.success && rest.length === 0 ? parsed.data : null;
+  const { success, data } = slotSchema.safeParse(slotIn(profile, key));
+  return success && keyOf(data) === key ? data : null;
 }

@@ -24,6 +24,7 @@ export {
   type PressStyle,
   type Repeat,
   type Slot,
+  slotIn,
   slotKey,
   slotOf,
   slotSchema,

@@ -1,5 +1,5 @@
 import { ok, refuse } from '../../result.ts';
-import type { Slot } from '../binding.ts';
+import { type Slot, slotIn } from '../binding.ts';
 import { isNamed, type NamedKind, type Reference } from '../references.ts';
 import type { Refusal } from '../refusal.ts';
 import { BASE_LAYER, EVERYWHERE, type Profile, type Setup } from '../setup.ts';
@@ -148,8 +148,7 @@ export function removeBindings(draft: Draft, asked: (slot: Slot) => boolean): re
   const back: SingleEdit[] = [];
   for (const profile of Object.values(draft.setup.profiles)) {
     for (const key of Object.keys(profile.bindings)) {
-      const [layer = '', device = '', control = '', trigger = ''] = key.split('/');
-      if (!asked({ profile: profile.id, layer, device, control, trigger } as Slot)) continue;
+      if (!asked(slotIn(profile.id, key))) continue;
       const at = `${itemAt.profile(profile.id)}/bindings/${key}`;
       const edit = takeOut(draft, at, targetOf(at));
       if (edit) back.push(edit);
