@@ -22,5 +22,5 @@ export default {
   coverageDirectory: '.local/reports',
   // Of what the tests read; files that none reads are not counted.
   coveragePathIgnorePatterns: ['/node_modules/', '/testing/'],
-  moduleFileExtensions: ['ts', 'tsx', 'mjs', 'js', 'json'],
+  moduleFileExtensions: ['ts', 'tsx', 'js', 'mjs', 'json'],
 };
