@@ -135,3 +135,11 @@ test('Board, Rig and Rehearse need no scrolling of the page at 1280×800, and wo
     }
   }
 });
+
+test('axe finds nothing serious on the page that tells what the server answers', async ({ app, page }) => {
+  await page.goto(`${app.address}/api`);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('What the server answers');
+  await expectAccessible(page);
+  await page.getByRole('link', { name: 'the OpenAPI 3.1 document' }).click();
+  await expect(page.getByText('"openapi":"3.1.1"')).toBeVisible();
+});

@@ -184,3 +184,27 @@ test('every program of the desk has its profile, obeys the dial, and lists its c
   await page.getByRole('menuitem', { name: /^New card/ }).click();
   await expect(quillboard).toContainText('Card 2 of 4');
 });
+
+test('a computer that slept while a key was held lets go of it and says so; it goes on by itself', async ({
+  app,
+  quietPage: page,
+}) => {
+  await open(page, app.address, 'rehearse');
+  const account = page.getByRole('complementary', { name: 'What happened' });
+  const held = page.getByRole('region', { name: 'Held now' });
+  const key = control(page, 'Twelve pad', 'Key 1,');
+  await key.hover();
+  await page.mouse.down();
+  await expect(held).toContainText('Ctrl');
+  // What a browser shows of sleep: its wall clock has gone on, its own time has not.
+  await page.evaluate(() => {
+    const now = Date.now.bind(Date);
+    Date.now = () => now() + 42_000;
+  });
+  await expect(account).toContainText('The computer slept for 4');
+  await expect(held).toContainText('Nothing');
+  await page.mouse.up();
+  await control(page, 'Bench dial', 'Dial').focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(account).toContainText('Step one frame on');
+});
