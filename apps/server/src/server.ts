@@ -81,6 +81,7 @@ export async function startServer(
   };
 }
 
+/** A port that is taken is a rejection, not an event that nobody hears. */
 function listen(server: Server, config: Config): Promise<void> {
   return new Promise((resolve, reject) => {
     server.once('error', reject);

@@ -52,6 +52,7 @@ export async function openDatabase(url: string, queryLimitMs = QUERY_LIMIT_MS): 
   return new DataSource({ ...options(url), extra }).initialize();
 }
 
+/** No synchronise: tables are changed by migrations only, so that two versions of the server never fight over them. */
 function options(url: string) {
   return {
     type: 'postgres',
@@ -76,6 +77,7 @@ async function migrate(source: DataSource): Promise<void> {
   }
 }
 
+/** A database that a newer version has migrated is left alone: this one would not keep what it does not know. */
 async function refuseNewer(runner: { query(text: string): Promise<unknown> }): Promise<void> {
   const [{ there }] = (await runner.query(`SELECT to_regclass('migrations') IS NOT NULL AS there`)) as [
     { there: boolean },

@@ -28,6 +28,7 @@ export interface Table {
   readonly key: readonly Column[];
 }
 
+/** What the SQL needs to know of a table, from the one place that says it. */
 function tableOf(entity: EntitySchema): Table {
   const { name, columns } = entity.options;
   const all = Object.entries(columns).flatMap(([property, column]): Column[] =>

@@ -40,10 +40,12 @@ export class Access {
     else next(new Problem(403, 'A key is needed', KEY_WORDS));
   };
 
+  /** Hashed first, so that keys of any length are compared in the same time. */
   #isKey(key: string): boolean {
     return this.#isToken(createHash('sha256').update(`access ${key}`).digest('hex'));
   }
 
+  /** In constant time: how long it takes tells nothing of where the first difference is. */
   #isToken(hex: string): boolean {
     const given = Buffer.from(hex, 'hex');
     return this.#token !== null && given.length === this.#token.length && timingSafeEqual(given, this.#token);

@@ -69,6 +69,7 @@ const contentPolicy = {
   styleSrc: ["'self'", "'unsafe-inline'"],
 };
 
+/** Files with a hash in their name never change; the page itself is asked for each time. */
 function servePage(app: Express, dist: string): void {
   app.use('/assets', express.static(path.join(dist, 'assets'), { immutable: true, maxAge: '1y' }));
   app.use(express.static(dist, { index: false }));

@@ -15,6 +15,7 @@ export function isAllowed(request: IncomingMessage, furtherHosts: readonly strin
   return origin === undefined || origin === `http://${host}` || origin === `https://${host}`;
 }
 
+/** The Host header without its port, in small letters (RFC 9110, 4.2.3). */
 function hostName(host: string): string {
   return host.replace(/:\d+$/, '').toLowerCase();
 }

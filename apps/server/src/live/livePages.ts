@@ -84,6 +84,7 @@ export class LivePages {
     this.#sockets.close();
   }
 
+  /** Refused before the handshake: a page that may not enter learns nothing but that. */
   #upgrade(request: IncomingMessage, socket: Duplex, head: Buffer): void {
     if (!this.allowed(request)) {
       const detail = 'This server answers only to its own pages, under its own address.';
@@ -101,6 +102,7 @@ export class LivePages {
     );
   }
 
+  /** From here on the page is told of every edit; what it missed until now is told first. */
   #open(socket: WebSocket, setUp: string, after: number): void {
     const page: LivePage = { socket, setUp, revision: after, alive: true, unexpected: 0 };
     const pages = this.#pages.get(setUp) ?? new Set();
@@ -143,6 +145,7 @@ export class LivePages {
     if (page.revision !== null && newest > page.revision) await this.#tellMissed(page);
   }
 
+  /** What was saved since a revision. Pages that come back together ask once: a restart brings them all. */
   #missed(setUp: string, after: number): Promise<z.infer<typeof missedSchema> | null> {
     const key = `${setUp} ${after}`;
     const known = this.#asked.get(key);
@@ -156,6 +159,7 @@ export class LivePages {
     return asked;
   }
 
+  /** A page that does not take what it is sent is let go, so that it cannot fill the memory of all. */
   #send(page: LivePage, text: string | Buffer, revision: number): void {
     page.revision = revision;
     if (page.socket.readyState !== WebSocket.OPEN) return;
@@ -163,6 +167,7 @@ export class LivePages {
     else page.socket.send(text, { binary: false });
   }
 
+  /** A connection that answers no ping is gone, though TCP may not notice for hours. */
   #beat(): void {
     for (const pages of this.#pages.values()) {
       for (const page of pages) {

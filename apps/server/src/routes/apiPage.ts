@@ -17,6 +17,7 @@ export function apiRoutes(version: string): Router {
   return router;
 }
 
+/** Without scripts, so that it needs no exception to the policy of the pages. */
 function page(version: string): string {
   return `<!doctype html>
 <html lang="en">
@@ -57,6 +58,7 @@ function section({ method, path, does, parameters, body, answer, problems }: Ope
 <table>${cells.join('')}</table>`;
 }
 
+/** What stands in the document is ours, but it is text all the same. */
 function escaped(text: string): string {
   return text
     .replaceAll('&', '&amp;')

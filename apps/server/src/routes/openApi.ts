@@ -28,6 +28,7 @@ export function openApi(version: string): OpenApi {
   };
 }
 
+/** An operation as OpenAPI 3.1 has it (4.8.10). */
 function operationObject({ id, does, parameters, body, answer, problems }: Operation): object {
   const json = (name: ApiSchema) => ({
     content: { 'application/json': { schema: { $ref: `#/components/schemas/${name}` } } },

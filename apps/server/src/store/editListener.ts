@@ -58,11 +58,13 @@ export class EditListener {
     await client?.end().catch(() => undefined);
   }
 
+  /** What the database says of an edit is only that there is one: a notification holds 8,000 bytes at most. */
   #heard(payload = ''): void {
     const [setUp = '', revision] = payload.split(' ');
     this.onEdits(setUp, Number(revision));
   }
 
+  /** A connection that died without a word is found by asking it. */
   async #check(client: pg.Client): Promise<void> {
     try {
       await client.query('SELECT 1');
@@ -72,6 +74,7 @@ export class EditListener {
     }
   }
 
+  /** Ended for good before another is tried: two that listen would tell everything twice. */
   #lost(client: pg.Client): void {
     if (this.#closed || this.#client !== client) return;
     this.#client = null;

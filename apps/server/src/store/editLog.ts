@@ -109,6 +109,7 @@ function toEntry(row: EditRow, setup: Setup): LogEntry {
   return { id, revision, role, of, base, author, at: at.toISOString(), ...editsOf(row, setup) };
 }
 
+/** Brought up to date where it is old; an entry that cannot be read says so and stops nobody. */
 function editsOf({ format, edit, inverse }: EditRow, setup: Setup): Pick<LogEntry, 'edit' | 'inverse'> {
   if (format === 1) return upcastPair(setup, { edit, inverse }) ?? { edit: null, inverse: null };
   const [forth, back] = [editSchema.safeParse(edit), editSchema.safeParse(inverse)];

@@ -104,6 +104,7 @@ class Reader {
     return lists;
   }
 
+  /** A profile whose program is not there is set aside, and its bindings with it. */
   #profiles(programs: ReadonlySet<string>): Setup['profiles'] {
     const found: Record<string, Profile> = {};
     for (const row of this.rows.profile) {
@@ -151,6 +152,7 @@ class Reader {
     });
   }
 
+  /** Bindings come last: they name everything else. */
   #bindings(setup: Setup): void {
     for (const row of this.rows.binding) {
       const slot = slotSchema.safeParse(pick(row, 'profile', 'layer', 'device', 'control', 'trigger'));
@@ -161,6 +163,7 @@ class Reader {
     }
   }
 
+  /** One that names something set aside is set aside too. */
   #bind(setup: Setup, row: Row, slot: Slot, binding: Binding): void {
     const profile = setup.profiles[slot.profile];
     const wrong: Refusal | null = profile
@@ -177,6 +180,7 @@ class Reader {
     return known;
   }
 
+  /** Kept as it was found, with why it could not be read. */
   #setAside(part: PartKind, row: Row, wrong: string): void {
     const key = keyOfRow(PART_TABLES[part], row);
     const name = String(row.name ?? key).slice(0, 300);
@@ -190,6 +194,7 @@ class Reader {
   }
 }
 
+/** The columns that are not for finding. */
 function body(row: Row): unknown {
   return row.body;
 }
@@ -200,6 +205,7 @@ function wrongIn(error: z.ZodError): string {
   return place === '' ? 'It is not as it should be.' : `Its “${place}” is not as it should be.`;
 }
 
+/** Lists as the person arranged them. */
 function inOrder(rows: readonly Row[]): readonly Row[] {
   return rows.toSorted((a, b) => Number(a.position) - Number(b.position));
 }

@@ -56,6 +56,7 @@ function keepWritten(kind: PartKind, { gone, changed }: TableChanges): void {
   gone.splice(0, gone.length, ...left);
 }
 
+/** Rows that came, changed or went, by comparing parts by identity: what an edit did not touch is the same object. */
 function list<Item extends Listed>(
   { gone, changed }: TableChanges,
   before: readonly Item[] = [],
@@ -110,6 +111,7 @@ function profileRow({ bindings: _bindings, ...row }: Profile): Row {
   return row;
 }
 
+/** Whether a profile is the same but for its bindings, which are rows of their own. */
 function sameOwn(a: Profile, b: Profile): boolean {
   return a.name === b.name && a.rules === b.rules && a.program === b.program && a.basedOn === b.basedOn;
 }

@@ -86,6 +86,7 @@ export class SetupStore {
     return recent ? { to: after + recent.length, texts: recent } : this.missed(id, after);
   }
 
+  /** Too much to tell is not told: the page reads the set-up anew. */
   async #missedIn(id: string, after: number, stored: StoredSetup): Promise<Missed> {
     if (after >= stored.revision) return { to: stored.revision, texts: [] };
     const recent = this.#writer(id).recentAfter(after);
@@ -106,6 +107,7 @@ export class SetupStore {
     for (const [own, writer] of this.#writers) if (id === null || own === id) await writer.heard(revision);
   }
 
+  /** One a set-up, so that nothing is written past it. */
   #writer(id: string): SetupWriter {
     const known = this.#writers.get(id);
     if (known) return known;

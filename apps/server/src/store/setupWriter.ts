@@ -119,6 +119,7 @@ export class SetupWriter {
     }
   }
 
+  /** Whatever came while the last batch was written is the next one. */
   async #writeWaiting(): Promise<void> {
     while (this.#waiting.length > 0) {
       const jobs = this.#take();
@@ -142,6 +143,7 @@ export class SetupWriter {
     return { outcomes, revision: this.#head?.revision ?? this.#told ?? 0 };
   }
 
+  /** As many as may wait in one statement; the others are the next batch. */
   #take(): readonly Job[] {
     let count = 0;
     let jobs = 0;
@@ -167,6 +169,7 @@ export class SetupWriter {
     }
   }
 
+  /** After a batch that failed: one entry that cannot be written must not keep the others from being. */
   async #writeAlone(entry: Entry): Promise<EntryOutcome> {
     try {
       return (await this.#write([entry]))?.get(entry.id) ?? { kind: 'failed', id: entry.id };
@@ -178,6 +181,10 @@ export class SetupWriter {
     }
   }
 
+  /**
+   * Null where there is no such set-up. Where the database has another revision by now, somebody was faster, and it is
+   * tried on that; after a few such tries with the row locked, so that it comes to an end.
+   */
   async #write(entries: readonly Entry[]): Promise<Outcomes | null> {
     let saved: ReadonlyMap<string, number> = new Map();
     for (let tries = 1; ; tries++) {
@@ -203,6 +210,7 @@ export class SetupWriter {
     }
   }
 
+  /** An entry that is sent twice, since its answer was lost, is found here and kept once. */
   #savedAmong(database: Queryable, entries: readonly Pick<Entry, 'id'>[]) {
     return savedAmong(
       database,

@@ -64,18 +64,21 @@ export function firstWrite(setUp: string, name: string, changes: RowChanges): St
   return writeStatement({ setUp, base: 0, revision: 0, name, changes, edits: [] });
 }
 
+/** The columns that tell parts of one set-up apart. */
 function withoutSetUp({ columns }: Table) {
   return columns.filter(({ property }) => property !== 'setUp');
 }
 
 const quoted = (columns: Table['columns']) => columns.map(({ name }) => `"${name}"`);
 
+/** Rows are handed over as JSON records: one parameter, however many they are. */
 function deletion({ name, key }: Table, records: string): string {
   const same = quoted(key).map((column) => `t.${column} = k.${column}`);
   return `DELETE FROM ${name} t USING head, json_to_recordset(${records}::json) AS k(${recordOf(key)})
     WHERE t.set_up = head.id AND ${same.join(' AND ')}`;
 }
 
+/** The same for rows that are new. */
 function insertion(table: Table, records: string): string {
   const columns = withoutSetUp(table);
   const names = quoted(columns);
@@ -84,6 +87,7 @@ function insertion(table: Table, records: string): string {
     FROM head, json_to_recordset(${records}::json) AS r(${recordOf(columns)})`;
 }
 
+/** The same for rows that may be there. */
 function upsert(table: Table, records: string): string {
   const keys = new Set(quoted(table.key));
   const rest = quoted(withoutSetUp(table)).filter((column) => !keys.has(column));

@@ -51,6 +51,7 @@ async function readText(store: SetupStore, id: string, query: Query): Promise<st
   return `${head.slice(0, -1)},"setup":${setupText(setup)}}`;
 }
 
+/** The log page by page, forwards to catch up or backwards for an author’s undo. */
 async function entriesText(store: SetupStore, id: string, query: Query): Promise<string> {
   const asked = readInput(entriesQuery, query);
   const page =
@@ -61,6 +62,7 @@ async function entriesText(store: SetupStore, id: string, query: Query): Promise
   return JSON.stringify(page);
 }
 
+/** For a live connection that begins. */
 async function missedText(store: SetupStore, id: string, after: number): Promise<string> {
   const missed = await store.missed(id, after);
   if (!missed) throw unknownSetUp(id);
@@ -111,6 +113,7 @@ async function nothing(store: SetupStore, id: string): Promise<Appended | null> 
 
 const decoder = new TextDecoder('utf-8', { fatal: true });
 
+/** Bytes that are no JSON are the sender’s mistake, told as such. */
 function parseBody(body: Uint8Array): unknown {
   try {
     return JSON.parse(decoder.decode(body));
@@ -131,6 +134,7 @@ function readEntry(given: unknown, i: number): { entry: Entry } | { outcome: Sen
   return { outcome: { kind: 'refused', id: data?.id ?? '', code: 'unreadable', detail } };
 }
 
+/** What became of an entry, in words where it was not saved. */
 function toSent(outcome: EntryOutcome): SentOutcome {
   switch (outcome.kind) {
     case 'saved':
@@ -147,6 +151,7 @@ function toSent(outcome: EntryOutcome): SentOutcome {
   }
 }
 
+/** Not a mistake of the page’s: another may have removed it. */
 function unknownSetUp(id: string): Problem {
   return new Problem(404, 'No such set-up', `There is no set-up “${id}”.`);
 }

@@ -73,6 +73,7 @@ export class StoreClient {
     clearTimeout(timer);
   }
 
+  /** Answers go to who asked, news to all. */
   #take(message: Extract<FromWorker, { kind: 'answer' | 'news' }>): void {
     if (message.kind === 'news') this.onNews(message);
     else this.#answer(message.seq, message);
@@ -86,6 +87,7 @@ export class StoreClient {
     waiting.answered({ status: answer.status, body: answer.body });
   }
 
+  /** Whoever waited for the worker that ended gets an answer: that it is tried again. */
   #ended(worker: Worker): void {
     if (this.#worker !== worker) return;
     this.#worker = null;
@@ -93,6 +95,7 @@ export class StoreClient {
     if (!this.#closed) this.#restart();
   }
 
+  /** After a pause, so that a worker that cannot begin does not keep a processor busy. */
   #restart(): void {
     setTimeout(() => {
       if (this.#closed) return;

@@ -35,6 +35,7 @@ const opened = await open().catch((error: unknown) => {
 if (opened) serve(opened.store, opened.close);
 else port.close();
 
+/** Until the database can be used, every question is answered with why it cannot. */
 async function open() {
   const source = await openDatabase(settings.url, settings.queryLimitMs);
   const pool = poolOf(source);
@@ -61,6 +62,7 @@ async function open() {
   return { store, close };
 }
 
+/** From here on messages are answered, in any order. */
 function serve(store: SetupStore, close: () => Promise<void>): void {
   port?.on('message', (message: ToWorker) => {
     if (message.kind === 'close') {
@@ -74,6 +76,7 @@ function serve(store: SetupStore, close: () => Promise<void>): void {
   say({ kind: 'ready' });
 }
 
+/** Nothing that is asked ends the worker: what nobody expected is told without its inside. */
 async function answer(store: SetupStore, ask: Ask): Promise<Answer> {
   try {
     return { status: 200, body: encoder.encode(await answerText(store, ask)) };

@@ -49,6 +49,7 @@ export function controlHeard(devices: readonly Device[], { id, change }: HeardIn
   return null;
 }
 
+/** What a browser tells of a mouse or pen names what it did, not which device of the rig did it. */
 function doesByItself(
   { native, rotor }: Control,
   part: string | undefined,

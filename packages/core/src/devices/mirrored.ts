@@ -15,6 +15,7 @@ export function mirrored(device: Device): Device {
   };
 }
 
+/** Left for right, as on a tablet that is turned round for the other hand. */
 function mirroredShape(shape: Shape, width: number): Shape {
   if (shape.kind === 'rect') return { ...shape, x: width - shape.x - shape.width };
   if (shape.kind === 'circle') return { ...shape, cx: width - shape.cx };
@@ -31,6 +32,7 @@ function mirroredShape(shape: Shape, width: number): Shape {
   return { kind: 'path', d: d.trim() };
 }
 
+/** A mirrored arc runs the other way round (SVG 2, 9.3.8). */
 function flippedArc(value: number, at: number, width: number): number {
   if (at === 4) return 1 - value;
   return at === 5 ? width - value : value;

@@ -21,6 +21,7 @@ export function tunedControl(control: Control, settings: DeviceSettings): Contro
   return { ...control, native, rotor: isWheel && wheel.free ? freed(control.rotor) : control.rotor };
 }
 
+/** Settings change what a control does by itself, never what is bound to it. */
 function tunedOutput(
   output: NativeOutput,
   { swapped, wheel }: DeviceSettings,
@@ -35,6 +36,7 @@ function tunedOutput(
   return { ...output, button: output.button === LEFT ? RIGHT : LEFT };
 }
 
+/** A wheel without its ratchet adds up degrees as a dial does. */
 function freed(rotor: Rotor | null): Rotor | null {
   if (rotor?.kind !== 'detented') return rotor;
   return { kind: 'continuous', stepDegrees: rotor.detentDegrees, speedUp: rotor.speedUp };

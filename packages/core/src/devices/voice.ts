@@ -6,6 +6,7 @@ import { cutName } from './names.ts';
 /** Phrases stand one below the other: millimetres from one to the next. */
 const PITCH = 24;
 
+/** Phrases are drawn as lines of text, one under the other. */
 function phraseAt(id: string, phrase: string, index: number): Control {
   return controlOf({
     id,

@@ -46,6 +46,7 @@ export function placeLabels(
   ];
 }
 
+/** Uncrosses the lines of one side. */
 function placeSide(
   points: readonly LabelledPoint[],
   side: LabelPlace['side'],

@@ -108,6 +108,7 @@ export function controlAt(compiled: Compiled, device: string, control: string): 
   return compiled.controls.get(device)?.get(control);
 }
 
+/** Only what can be used; a control without a trigger is drawn and nothing else. */
 function controlsOf(setup: Setup): Compiled['controls'] {
   return new Map(
     setup.devices.map(({ id: device, controls, settings }) => {
@@ -128,6 +129,7 @@ function controlsOf(setup: Setup): Compiled['controls'] {
   );
 }
 
+/** The first control that has a phrase answers to it. */
 function phrasesOf(controls: Compiled['controls']): Compiled['phrases'] {
   const phrases = new Map<string, CompiledControl>();
   for (const each of [...controls.values()].flatMap((own) => [...own.values()])) {

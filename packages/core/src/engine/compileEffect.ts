@@ -78,6 +78,7 @@ function keysOf(shortcut: string): Effect | null {
     : { kind: 'sequence', chords: [first, ...others] };
 }
 
+/** What cannot be read sends nothing; a sound set-up has no such shortcut. */
 function chordsOf(shortcut: string): readonly (readonly string[])[] {
   const parsed = parseSteps(shortcut);
   return parsed.ok ? parsed.value.map(codesOf) : [];

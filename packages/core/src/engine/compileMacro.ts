@@ -53,6 +53,7 @@ export function compileMacro(setup: Setup, macro: Macro): CompiledMacro {
   return { ...made, fingerprint: fingerprintOf(made) };
 }
 
+/** Without its id: two macros that do the same are the same. */
 function actOf(step: Exclude<MacroStep, { kind: 'wait' | 'repeat' | 'macro' }>): MacroAct | null {
   const { id: _id, ...act } = step;
   switch (act.kind) {

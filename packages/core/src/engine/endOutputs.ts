@@ -107,6 +107,7 @@ function silenceTurns(context: StepContext, which: Which): void {
   }
 }
 
+/** An undecided press whose ways would not all be the same any more is none; it comes up in silence. */
 function endWaiting(context: StepContext, waiting: Waiting, which: Which): void {
   const turns = Object.values(waiting.turns).filter((use) => use !== 'ended');
   const uses = [

@@ -71,6 +71,7 @@ export function endOverdue(context: StepContext, deadline: Deadline): Outcome {
   }
 }
 
+/** As the account tells it; nothing where nothing was held. */
 function endedOf({ device, control }: Using, holds: readonly Hold[]): readonly Ended[] {
   return holds.length > 0 ? [{ device, control, holds }] : [];
 }

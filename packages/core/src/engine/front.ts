@@ -62,6 +62,7 @@ function endEdited(context: StepContext): void {
   if (radial && menus.get(radial.menu)?.fingerprint !== radial.fingerprint) closeMenu(context, radial, null);
 }
 
+/** A pinned profile that is gone is no pin. */
 function setProfile(context: StepContext, changed: Changed): Decided {
   const from = context.state.profile;
   const front = changed.front === undefined ? context.state.front : changed.front;

@@ -83,6 +83,7 @@ export function closePages(context: StepContext, which: (owner: Using) => boolea
 /** The most pages that may be open on top of each other. */
 const MOST_PAGES = 20;
 
+/** More than may be open: the oldest is forgotten, the way back stays. */
 function setPages(context: StepContext, device: string, open: StepContext['state']['pages'][string]): void {
   const kept = open.slice(-MOST_PAGES);
   context.state.pages =

@@ -34,12 +34,14 @@ export function buttonUp(context: StepContext, to: Destination, button: number):
   if (countDown(context, ledgerKey(to, `button-${button}`))) send(context, to, { kind: 'button-up', button });
 }
 
+/** Whether it goes down with this. */
 function countUp(context: StepContext, key: string): boolean {
   const count = context.state.down[key] ?? 0;
   context.state.down = withEntry(context.state.down, key, count + 1);
   return count === 0;
 }
 
+/** Whether it goes up with this; one that is not down does not. */
 function countDown(context: StepContext, key: string): boolean {
   const count = context.state.down[key] ?? 0;
   if (count === 0) return false;
@@ -50,6 +52,7 @@ function countDown(context: StepContext, key: string): boolean {
 
 const MODIFIER_CODES = [...MODIFIER_KEYS.keys()];
 
+/** Whether anything holds it. */
 function isDown({ state }: StepContext, to: Destination, code: string): boolean {
   return state.down[ledgerKey(to, code)] !== undefined;
 }
@@ -66,6 +69,7 @@ export function keysDown(context: StepContext, to: Destination, codes: readonly 
   return putDown(context, to, codes, modifiersMissing);
 }
 
+/** `anew`: a key that is down already is lifted first and goes down after the modifiers. */
 function putDown(
   context: StepContext,
   to: Destination,

@@ -41,6 +41,7 @@ function memoFor({ compiled, state }: StepContext, layers: readonly string[], co
   return anew;
 }
 
+/** The long way, by layers and profiles; what it finds is remembered until profile or layers change. */
 function lookUp(
   { compiled, state }: StepContext,
   layers: readonly string[],

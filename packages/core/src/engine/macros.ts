@@ -38,6 +38,7 @@ export function callMacro(context: StepContext, id: string, owner: Using, to: De
   }
 }
 
+/** What is due at once is done at once. */
 function startMacro(context: StepContext, macro: CompiledMacro, call: MacroCall): number {
   const running = begun(context, macro, call, []);
   goOn(context, macro.id);
@@ -115,6 +116,7 @@ export function stopRun(context: StepContext, { macro, serial }: Extract<Hold, {
   if (running?.serial === serial) stopMacro(context, running);
 }
 
+/** Notes how far a macro is. */
 function setRunning(context: StepContext, running: Running): void {
   context.state.running = withEntry(context.state.running, running.macro, running);
 }

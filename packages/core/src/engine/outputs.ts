@@ -82,6 +82,7 @@ function focusFirst(context: StepContext, to: Destination): void {
   send(context, to, { kind: 'focus', launch: false });
 }
 
+/** High when it goes down; low is sent when it is let go. */
 function sendMessage(context: StepContext, to: Destination, { message }: EffectOf<'message'>): Hold {
   send(context, to, { kind: 'message', message, value: messageValue(message, 1) });
   return { kind: 'message', to, message };
@@ -125,6 +126,7 @@ function change(
   }
 }
 
+/** One menu at a time: another one that is open closes. */
 function openMenu(
   context: StepContext,
   id: string,

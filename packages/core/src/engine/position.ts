@@ -69,6 +69,7 @@ export function springStep(context: StepContext, key: string): Outcome {
   return { kind: 'repeated' };
 }
 
+/** A ring with more positions than rates goes on at the last. */
 function rateOf(rates: readonly number[], at: number): number {
   return rates[Math.abs(at) - 1] ?? rates.at(-1) ?? 1;
 }

@@ -66,6 +66,7 @@ const NUDGE_USES = bitsOf(NUDGES);
 const TURN_USES = bitsOf(TURNS);
 const NO_TURNS: PressedTurns = {};
 
+/** Looks at no more triggers than are set at all: most controls have a press and nothing else. */
 function pressAnew(context: StepContext, known: CompiledControl, layers: readonly string[]): Outcome {
   const pressed = resolveUse(context, known, 'press', layers);
   const uses = usesSet(context, known, layers);
@@ -106,6 +107,7 @@ function pressAnew(context: StepContext, known: CompiledControl, layers: readonl
   };
 }
 
+/** What turning it while it is down would do, looked up now and for as long as it is down. */
 function turnsOf(context: StepContext, known: CompiledControl, layers: readonly string[]): PressedTurns {
   if ((usesSet(context, known, layers) & TURN_USES) === 0) return NO_TURNS;
   return boundOf(TURNS, (trigger) => resolveBound(context, known, trigger, layers)) ?? NO_TURNS;
@@ -156,6 +158,7 @@ export function release(context: StepContext, { device, control }: EventOf<'up'>
   return { kind: 'released', silent, turned, heldFor: context.state.now - since };
 }
 
+/** Up before it was decided: a press, or half of a double one. */
 function releaseWaiting(context: StepContext, key: string, waiting: Waiting): Outcome {
   dropWaiting(context, waiting);
   const heldFor = context.state.now - waiting.since;

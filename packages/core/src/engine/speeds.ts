@@ -53,10 +53,12 @@ export function endSpeed(context: StepContext, { device, serial }: Extract<Hold,
   setSpeeds(context, device, base, left);
 }
 
+/** With nothing held the speed itself is what comes back. */
 function holdsOf({ state }: StepContext, device: string) {
   return state.speedHolds[device] ?? { base: state.speeds[device] ?? 0, held: [] };
 }
 
+/** The newest that is held counts. */
 function setSpeeds(context: StepContext, device: string, base: number, held: readonly SpeedHold[]): void {
   const { speedHolds } = context.state;
   context.state.speedHolds =

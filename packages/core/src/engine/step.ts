@@ -79,6 +79,7 @@ function fallDueUntil(compiled: Compiled, state: EngineState, now: number): Adva
   return { state: current, due };
 }
 
+/** By a loop: spreading ten thousand strokes into a call would overflow the stack. */
 function joined(due: readonly Explanation[], last: readonly Stroke[]): readonly Stroke[] {
   if (due.length === 0) return last;
   const all: Stroke[] = [];
@@ -87,12 +88,14 @@ function joined(due: readonly Explanation[], last: readonly Stroke[]): readonly 
   return all;
 }
 
+/** A step works on a copy: whoever has the state before it keeps it as it was. */
 function begun(compiled: Compiled, before: EngineState, now: number, cause: number): StepContext {
   const state = copyOf(before);
   state.now = now;
   return { compiled, strokes: [], changes: [], deferred: [], state, cause, focused: null };
 }
 
+/** What was put off until the event is dealt with comes under the same event. */
 function explained(context: StepContext, event: Explanation['event'], outcome: Outcome): Explanation {
   if (context.deferred.length > 0) doDeferred(context);
   const { cause: seq, state, strokes, changes } = context;
@@ -112,10 +115,12 @@ function doDeferred(context: StepContext): void {
 
 const UNKNOWN_DEVICE: Outcome = { kind: 'ignored', why: 'unknown-device' };
 
+/** Of the rig: a device that is gone from it is none. */
 function isDevice({ compiled }: StepContext, device: string): boolean {
   return compiled.settings.has(device);
 }
 
+/** One function a kind; a new kind of event does not compile until it is here. */
 function outcomeOf(context: StepContext, event: EngineEvent): Outcome {
   switch (event.kind) {
     case 'down':

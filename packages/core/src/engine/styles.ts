@@ -43,6 +43,7 @@ export function go(context: StepContext, use: ResolvedUse, down: Down): void {
 
 const NOTHING: readonly Hold[] = [];
 
+/** What its control still has to do: repeat, or tap when it comes up. */
 function laterOf(sending: Sending | null): Held['later'] {
   if (sending?.style !== 'release' && sending?.style !== 'repeat') return null;
   return { when: sending.style, sending };

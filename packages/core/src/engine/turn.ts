@@ -47,6 +47,7 @@ export function turn(context: StepContext, { device, control, unit, amount }: Ev
   return { kind: 'turned', steps, remainder, stepDegrees, factor, silent, resolution };
 }
 
+/** Degrees of one step; a detent is felt, the other is counted. */
 function stepOf(rotor: Rotor): number {
   return rotor.kind === 'continuous' ? rotor.stepDegrees : rotor.detentDegrees;
 }

@@ -60,6 +60,7 @@ function treeOf(text: string, errors: ParseError[]): Node | undefined {
   }
 }
 
+/** Of a path that leads to nothing, the last part that is there. */
 function lineColumnIn(text: string, root: Node, path: JsonPath): LineColumn {
   for (let length = path.length; length >= 0; length--) {
     const node = findNodeAtLocation(root, path.slice(0, length) as (string | number)[]);
@@ -71,6 +72,7 @@ function lineColumnIn(text: string, root: Node, path: JsonPath): LineColumn {
   return lineColumnAt(text, root.offset);
 }
 
+/** Counted only where something is wrong: a document has many lines. */
 function lineColumnAt(text: string, offset: number): LineColumn {
   const before = text.slice(0, offset);
   return { line: before.split('\n').length, column: offset - before.lastIndexOf('\n') };
@@ -98,6 +100,7 @@ function reservedName(value: unknown): JsonPath | null {
   return null;
 }
 
+/** Built only for what is told; walking keeps no paths. */
 function pathTo(inside: Inside): JsonPath {
   const path: (string | number)[] = [];
   for (let at: Inside = inside; at.above; at = at.above) path.unshift(at.key);

@@ -53,6 +53,7 @@ const NONE = null;
 /** X keycodes are the kernel's input codes and 8 (xkb-data's keycodes/evdev). */
 const X_OFFSET = 8;
 
+/** A row in one line, so that the table can be read as one. */
 function row(
   code: string,
   usage: readonly [page: number, id: number] | null,
@@ -523,6 +524,7 @@ export const KEY_BY_X_KEYCODE: ReadonlyMap<number, KeyRow> = indexRows(
   ({ linux }) => linux && linux.code + X_OFFSET,
 );
 
+/** An index by one column; what has no value there is not in it. */
 function indexRows<Key>(keyOf: (row: KeyRow) => Key | null): ReadonlyMap<Key, KeyRow> {
   const rows = new Map<Key, KeyRow>();
   for (const each of KEY_TABLE) {

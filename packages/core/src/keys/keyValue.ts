@@ -23,6 +23,7 @@ export function keyValue(code: string, shift: boolean): string {
   return row.code;
 }
 
+/** What the number pad types with its lock on. */
 function numpadValue(code: string): string {
   const tail = code.slice('Numpad'.length);
   const characters: Readonly<Record<string, string>> = {

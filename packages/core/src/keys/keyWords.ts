@@ -107,6 +107,7 @@ const SHIFTED_WORDS: Readonly<Record<string, string>> = {
 /** Every key by what it may be called, in lower case without spaces. */
 export const KEY_WORDS: ReadonlyMap<string, NamedKey> = wordIndex();
 
+/** Every way in which people write a key, folded. */
 function wordIndex(): ReadonlyMap<string, NamedKey> {
   const words = new Map<string, NamedKey>();
   const add = (word: string, code: string, shift: boolean) =>

@@ -86,6 +86,7 @@ function tokensOf(text: string): string[] {
   return words.length > 1 && modifiers ? words : [text];
 }
 
+/** A separator that stands for its own key (`Ctrl++`) does not separate. */
 function splitAt(text: string, separator: '+' | '-'): string[] {
   if (text === separator) return [separator];
   const tail = new RegExp(`\\${separator}\\s*\\${separator}$`);

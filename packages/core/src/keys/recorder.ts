@@ -35,6 +35,7 @@ export function recordKey(recording: Recording, report: KeyReport): Recording {
   return report.down ? keyDown(recording, code) : keyUp(recording, code);
 }
 
+/** All that goes down together belongs to one shortcut. */
 function keyDown(recording: Recording, code: string): Recording {
   if (recording.down.includes(code)) return recording;
   // Some systems say Ctrl before AltGr, although nobody pressed it.
@@ -46,6 +47,7 @@ function keyDown(recording: Recording, code: string): Recording {
   return { down, seen: fuller, taken: null, unknown: null };
 }
 
+/** Taken when all have come up: until then another may join. */
 function keyUp(recording: Recording, code: string): Recording {
   const down = recording.down.filter((held) => held !== code);
   return { ...recording, down, taken: down.length === 0 ? recording.seen : recording.taken };

@@ -25,6 +25,7 @@ export function hasUsage(code: string): boolean {
   return wordOf(code) !== null;
 }
 
+/** A key as two bytes; null for one that no device can send by itself. */
 function wordOf(code: string): number | null {
   const usage = KEY_BY_CODE.get(code)?.usage;
   const page = usage ? (PAGES as readonly number[]).indexOf(usage.page) : -1;
@@ -33,6 +34,7 @@ function wordOf(code: string): number | null {
 
 const CODE_BY_WORD = new Map(KEY_TABLE.map(({ code }) => [wordOf(code), code]));
 
+/** What an entry does, as two-byte words. */
 function wordsOf(does: MemoryDoes): readonly number[] {
   const words = (codes: readonly string[]) => codes.flatMap((code) => wordOf(code) ?? []);
   switch (does.kind) {
@@ -100,6 +102,7 @@ export function readMemory(device: Device, bytes: Uint8Array): Result<readonly M
   return at === bytes.length - 1 ? ok(entries) : refuse('damaged');
 }
 
+/** Read back; null for a kind this version does not know. */
 function doesOf(byte: number, words: readonly number[]): MemoryDoes | null {
   const held = (byte & 1) === 1;
   const codes = (some: readonly number[]) => some.flatMap((word) => CODE_BY_WORD.get(word) ?? []);

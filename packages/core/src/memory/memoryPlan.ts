@@ -57,6 +57,7 @@ export function planMemory(setup: Setup, device: Device, profile: string, slotBy
   return { entries, left, bytes };
 }
 
+/** What a device does by itself is plain: no layers, no guards, nobody to send to. */
 function memoryDoes(
   setup: Setup,
   owner: Profile,
@@ -73,6 +74,7 @@ function memoryDoes(
   return actionDoes(setup, owner, action, style === 'follow' && isPressed(trigger));
 }
 
+/** A reason instead, where the action needs more than keys, buttons and wheel. */
 function actionDoes(setup: Setup, owner: Profile, action: Action, held: boolean): MemoryDoes | MemoryReason {
   switch (action.kind) {
     case 'shortcut':

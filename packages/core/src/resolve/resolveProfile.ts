@@ -53,6 +53,7 @@ interface Fit {
   readonly keptOut: boolean;
 }
 
+/** Only profiles that could fit are asked: those of the window’s executable, and those that name none. */
 function fittingProfiles({ byExecutable, others }: RuleIndex, window: FrontWindow): readonly Fit[] {
   const fits: Fit[] = [];
   for (const profiles of [byExecutable.get(window.executable) ?? [], others]) {
@@ -66,6 +67,7 @@ function fittingProfiles({ byExecutable, others }: RuleIndex, window: FrontWindo
   return fits.toSorted((a, b) => a.order - b.order);
 }
 
+/** Rules stand with the most specific first. */
 function firstFitting({ positive }: IndexedProfile, window: FrontWindow): Rule | null {
   for (const { rule, test } of positive) if (test(window)) return rule;
   return null;

@@ -54,10 +54,12 @@ export function indexRules(setup: Setup, previous?: RuleIndex): RuleIndex {
   return { byExecutable, others, order, sources };
 }
 
+/** Lists that an edit did not touch hold the same rules. */
 function same<Item>(a: readonly Item[], b: readonly Item[]): boolean {
   return a.length === b.length && a.every((item, i) => item === b[i]);
 }
 
+/** Patterns are compiled once; a window must not wait for that. */
 function indexProfile(profile: string, order: number, rules: readonly Rule[]): IndexedProfile {
   const compiled = rules.map((rule) => ({ rule, test: testOf(rule) }));
   const positive = compiled.filter(({ rule }) => !rule.negative);
@@ -65,6 +67,7 @@ function indexProfile(profile: string, order: number, rules: readonly Rule[]): I
   return { profile, order, positive: positive.toSorted((a, b) => compareRules(a.rule, b.rule)), negative };
 }
 
+/** The one field by which profiles can be found without asking each. */
 function exactExecutable({ executable }: Rule): string | null {
   return executable?.match === 'exact' ? executable.text : null;
 }
@@ -111,6 +114,7 @@ export function compareRules(a: Rule, b: Rule): number {
   return differing < 0 ? 0 : (first[differing] ?? 0) - (second[differing] ?? 0);
 }
 
+/** Lower is more specific; compared field by field. */
 function exactness({ executable, class: windowClass, title }: Rule): readonly number[] {
   const given = [executable, windowClass, title].flatMap((pattern) =>
     pattern ? [EXACTNESS[pattern.match]] : [],

@@ -19,6 +19,7 @@ export function eventsOfUse(device: string, control: Control, trigger: Trigger):
   return [...uses(at, control, trigger), { kind: 'time', t: TRIED_MS }];
 }
 
+/** One use of each trigger, as a hand would do it. */
 function uses(at: Place, control: Control, trigger: Trigger): readonly EngineEvent[] {
   switch (trigger) {
     case 'clockwise':

@@ -23,6 +23,7 @@ export function adaptBinding(
   };
 }
 
+/** A command becomes the other program’s command of the same intent; without one, the keys it was. */
 function adaptAction(setup: Setup, action: Action, from: Profile, to: Profile): Action {
   if (action.kind !== 'command' || commandOf(setup, to, action.command)) return action;
   const command = commandOf(setup, from, action.command);

@@ -27,6 +27,7 @@ export function checkSteps(setup: Setup, steps: readonly MacroStep[]): Refusal |
   return faultOfSteps(setup, [], steps)?.refusal ?? null;
 }
 
+/** The first, from the top: what comes after it may follow from it. */
 function faultOfSteps(setup: Setup, above: Fault['at'], steps: readonly MacroStep[]): Fault | null {
   for (const [i, step] of steps.entries()) {
     const at = [...above, i];
@@ -42,6 +43,7 @@ function faultOfSteps(setup: Setup, above: Fault['at'], steps: readonly MacroSte
   return null;
 }
 
+/** As long as a run of it may get, all repeats counted. */
 function checkLength(counts: StepCounts, macro: Macro): Refusal | null {
   const count = counts.of(macro);
   if (count === null) return { code: 'macro-circle', macro: macro.name };
@@ -69,6 +71,7 @@ class StepCounts {
     return count;
   }
 
+  /** Stops counting beyond the limit: numbers must not grow without end. */
   #ofSteps(steps: readonly MacroStep[]): number | null {
     let total = 0;
     let circle = false;
@@ -80,6 +83,7 @@ class StepCounts {
     return circle ? null : total;
   }
 
+  /** What is not there counts nothing; that it is missing is told elsewhere. */
   #ofStep(step: MacroStep): number | null {
     if (step.kind === 'repeat') {
       const inside = this.#ofSteps(step.steps);

@@ -25,6 +25,7 @@ export function checkBinding(
   return binding ? checkBehaviour(setup, profile, binding.behaviour, trigger, knows) : null;
 }
 
+/** What a trigger can do decides what may be bound to it. */
 function checkBehaviour(
   setup: Setup,
   profile: Profile,
@@ -45,6 +46,7 @@ function checkBehaviour(
   return trigger === 'slide' && action.kind !== 'message' ? { code: 'slide-needs-message' } : null;
 }
 
+/** The first that is wrong. */
 function firstOf<Item>(items: readonly Item[], check: (item: Item) => Refusal | null): Refusal | null {
   for (const item of items) {
     const wrong = check(item);

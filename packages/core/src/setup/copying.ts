@@ -57,6 +57,7 @@ export function planCopy(setup: Setup, copying: Copying): CopyPlan {
   };
 }
 
+/** Null where copying changes nothing. */
 function stepOf(setup: Setup, from: Slot, to: Slot): CopyStep | null {
   const [source, target] = [setup.profiles[from.profile], setup.profiles[to.profile]];
   const binding = source?.bindings[keyOf(from)];
@@ -69,6 +70,7 @@ function stepOf(setup: Setup, from: Slot, to: Slot): CopyStep | null {
 
 type Pair = readonly [from: Slot, to: Slot];
 
+/** Every slot that is copied with where it goes to. */
 function pairsOf(setup: Setup, copying: Copying): readonly Pair[] {
   if (copying.what === 'cell') return [[copying.from, copying.to]];
   if (copying.what === 'row') {
@@ -113,6 +115,7 @@ function counterpartsOf(setup: Setup, from: string, to: string): ReadonlyMap<str
   );
 }
 
+/** Whether two controls can be used in the same ways. */
 function sameUses(a: Control, b: Control): boolean {
   return triggersOf(a).join() === triggersOf(b).join();
 }

@@ -31,10 +31,12 @@ export function findFaults(setup: Setup): readonly Fault[] {
   ];
 }
 
+/** Paths from inside a thing, as paths from the set-up. */
 function placed(above: Path, faults: readonly Fault[]): readonly Fault[] {
   return faults.map(({ at, refusal }) => ({ at: [...above, ...at], refusal }));
 }
 
+/** What must be there once. */
 function faultsOfWhole(setup: Setup): readonly Fault[] {
   const faults: Fault[] = [];
   if (setup.profiles[EVERYWHERE]?.program !== null) {
@@ -78,6 +80,7 @@ function faultsOfIds(setup: Setup): readonly Fault[] {
   );
 }
 
+/** Its own, and the first of its bindings that is wrong. */
 function faultsOfProfile(setup: Setup, key: string, profile: Profile): readonly Fault[] {
   const faults: Fault[] = [];
   const { id, program } = profile;
@@ -92,6 +95,7 @@ function faultsOfProfile(setup: Setup, key: string, profile: Profile): readonly 
   return fault ? [...faults, fault] : faults;
 }
 
+/** Items belong to no program: they may do what Everywhere may. */
 function faultsOfMenus(setup: Setup): readonly Fault[] {
   const everywhere = setup.profiles[EVERYWHERE];
   if (!everywhere) return [];
@@ -103,6 +107,7 @@ function faultsOfMenus(setup: Setup): readonly Fault[] {
   );
 }
 
+/** Where each id of a list stands. */
 function idsOf(above: Path, list: readonly { readonly id: string }[]): readonly Named[] {
   return list.map(({ id }, i) => ({ at: [...above, i, 'id'], value: id }));
 }

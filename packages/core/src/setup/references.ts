@@ -96,6 +96,7 @@ export function isNamed(setup: Setup, things: readonly Reference[]): boolean {
   );
 }
 
+/** Kinds have ids of their own: a device and a program may share one. */
 function referenceKey({ kind, id }: Reference): string {
   return `${kind}/${id}`;
 }

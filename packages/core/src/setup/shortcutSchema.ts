@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { canonicalShortcut, canonicalSteps, SHORTCUT_MAX_LENGTH } from '../keys/index.ts';
 
+/** Brought into its canonical form as it is read, so that it is never compared in two spellings. */
 function notationSchema(canonical: typeof canonicalShortcut) {
   return z
     .string()

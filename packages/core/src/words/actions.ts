@@ -50,6 +50,7 @@ export function describeAction(setup: Setup, profile: Profile, action: Action): 
   return { ...other, name: actionName(setup, action) };
 }
 
+/** A shortcut that a program has a command for is called by it. */
 function describeKeys(
   setup: Setup,
   profile: Profile,

@@ -66,6 +66,7 @@ function takenOr(did: string, { kind }: Outcome): string {
 
 type ControlEvent = Extract<Explanation['event'], { kind: 'down' | 'up' | 'turn' | 'position' }>;
 
+/** What the hand did, before what became of it. */
 function didControl(setup: Setup, event: ControlEvent, outcome: Outcome): string {
   const { device, control } = event;
   if (event.kind === 'turn') return turnedWords(setup, event, outcome);

@@ -116,6 +116,7 @@ const TYPE_WORDS: Readonly<Partial<Record<string, string>>> = {
   null: '“null”',
 };
 
+/** A length, a count or a number, as what it is. */
 function sizeWords(size: number, origin: string): string {
   const number = size.toLocaleString('en');
   if (origin === 'string') return `${number} ${size === 1 ? 'character' : 'characters'}`;
@@ -123,6 +124,7 @@ function sizeWords(size: number, origin: string): string {
   return number;
 }
 
+/** Our own checks say why by a code. */
 function customWords(issue: z.core.$ZodIssueCustom): string {
   const { data } = z.looseObject({ code: z.string() }).safeParse(issue.params);
   if (data?.code.startsWith('shortcut-')) return shortcutProblemWords(issue.params as ShortcutProblem);

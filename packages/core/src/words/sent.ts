@@ -58,6 +58,7 @@ function messageText({ message, value }: Extract<Stroke, { kind: 'message' }>): 
   return `MIDI ${message.channel} controller ${message.controller} ${value}`;
 }
 
+/** The same in a row is one with a number: a turned dial would fill the list. */
 function counted(texts: readonly string[]): readonly Sent[] {
   const sent: Sent[] = [];
   for (const text of texts) {
@@ -68,6 +69,7 @@ function counted(texts: readonly string[]): readonly Sent[] {
   return sent;
 }
 
+/** Keys that were down together; two that are no modifiers are no shortcut. */
 function chordText(codes: readonly string[]): string {
   const keys = codes.filter((code) => modifierOf(code) === null);
   if (keys.length > 1) return codes.map((code) => legendOf(code)).join('+');

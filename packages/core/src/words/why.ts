@@ -21,6 +21,7 @@ export function whyOf(setup: Setup, explanation: Explanation): string {
   return [reasonOf(setup, explanation), ...changes].filter(Boolean).join(' ');
 }
 
+/** One sentence or two; what nobody wonders about gets none. */
 function reasonOf(setup: Setup, { outcome, event, changes }: Explanation): string {
   const nothingHeld = changes.length === 0 ? 'Nothing was held.' : '';
   switch (outcome.kind) {
@@ -92,6 +93,7 @@ const IGNORED_WORDS: Readonly<Record<Extract<Outcome, { kind: 'ignored' }>['why'
   'unknown-profile': 'There is no such profile.',
 };
 
+/** What it may still become. */
 function waitingWords(outcome: Extract<Outcome, { kind: 'waiting' }>): string {
   const ways = [
     outcome.hold ? 'a hold' : null,
@@ -146,6 +148,7 @@ function decidedWords(setup: Setup, { decided }: Resolution): string {
   return profile ? `${place}: ${describeAction(setup, profile, behaviour.action).name}.` : `${place}.`;
 }
 
+/** Off is not silence for everybody. */
 function offWords(setup: Setup, heardBy: readonly string[]): string {
   const off = 'off, nothing reaches the program in front';
   if (heardBy.length === 0) return off;

@@ -60,10 +60,12 @@ export function decoderFor(descriptor: Descriptor, { device, sources, ids }: Des
   return { device: device.id, numbered: descriptor.numbered, reports };
 }
 
+/** Array values count from the logical minimum (HID 1.11, 6.2.2.5). */
 function rangeFirst({ kind }: Source): number {
   return kind === 'in-range' ? 0 : 1;
 }
 
+/** The controls a source may press. */
 function partsIn(source: Source): readonly (ControlPart | null)[] {
   if ('part' in source) return [source.part];
   return 'parts' in source ? source.parts : [];
@@ -137,6 +139,7 @@ class Reading {
     return { events: this.#events, state: { values: this.#values, down: this.#down ?? this.before.down } };
   }
 
+  /** One source’s part of a report. */
   #one({ source, place, controls }: Ready): void {
     const { field } = source;
     if (source.kind === 'array') {
@@ -216,6 +219,7 @@ class Reading {
     });
   }
 
+  /** Only changes are events: a report says the whole state each time. */
   #set(control: string, down: boolean): void {
     const known = this.#down ?? this.before.down;
     if (known.has(control) === down) return;

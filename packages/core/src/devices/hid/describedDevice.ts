@@ -41,6 +41,7 @@ export function describedDevice(descriptor: Descriptor, id: string, name: string
   return { device, sources, ids };
 }
 
+/** The parts of a source that become controls. */
 function partsOf(source: Source): readonly ControlPart[] {
   if ('part' in source) return [source.part];
   return 'parts' in source ? source.parts.flatMap((part) => part ?? []) : [];
@@ -59,6 +60,7 @@ function distinct(names: readonly string[]): readonly string[] {
   });
 }
 
+/** A part as a control of a device. */
 function controlFor(
   part: ControlPart,
   id: string,
@@ -81,6 +83,7 @@ function controlFor(
   });
 }
 
+/** As many degrees as make its detents a whole turn. */
 function detentDegrees(detents: number | null): number {
   return Math.min(360, Math.max(0.5, 360 / (detents ?? 1)));
 }

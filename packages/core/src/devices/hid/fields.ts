@@ -72,10 +72,12 @@ export function rangesOf(globals: Globals): Ranges {
   };
 }
 
+/** Many devices write 255 in one byte and mean it without a sign. */
 function maximumOf({ signed, unsigned }: Both, minimum: number): number {
   return signed < minimum ? unsigned : signed;
 }
 
+/** The bits of HID 1.11, 6.2.2.5. */
 function flagsOf(bits: number): FieldFlags {
   const on = (bit: number) => (bits & (1 << bit)) !== 0;
   return {

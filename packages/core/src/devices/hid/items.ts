@@ -81,6 +81,7 @@ function littleEndian(bytes: Uint8Array, at: number, size: number): number {
   return (two | ((bytes[at + 2] ?? 0) << 16) | ((bytes[at + 3] ?? 0) << 24)) >>> 0;
 }
 
+/** Two’s complement of 8, 16 or 32 bits. */
 function signedItem(unsigned: number, size: number): number {
   if (size === 1) return (unsigned << 24) >> 24;
   return size === 2 ? (unsigned << 16) >> 16 : unsigned | 0;

@@ -50,6 +50,7 @@ export function layOut(kinds: readonly Control['kind'][]): LaidOut {
   return { shapes, width: Math.max(40, widest + MARGIN), height: Math.max(30, y + rowHeight + MARGIN) };
 }
 
+/** A shape by kind, in a cell of the drawing. */
 function shapesOf(kind: Control['kind'], x: number, y: number, width: number, height: number) {
   if (!ROUND.includes(kind)) {
     const radius = Math.min(4, width / 3);

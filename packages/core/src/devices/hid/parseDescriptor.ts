@@ -101,6 +101,7 @@ class Reader {
     return { collections: this.#root.collections, fields: this.#fields, numbered: this.#numbered };
   }
 
+  /** Local items hold for one main item only (6.2.2.8). */
   #main(item: Item): void {
     if (item.tag === 0x8) this.#field(item, 'input');
     if (item.tag === 0x9) this.#field(item, 'output');
@@ -113,6 +114,7 @@ class Reader {
     this.#delimited = 0;
   }
 
+  /** Fields know the usages of all collections they are in. */
   #openCollection({ unsigned, at }: Item): void {
     if (this.#open.length > DEEPEST) throw new Refused({ code: 'nested-too-deep', at });
     const kind = COLLECTIONS[unsigned] ?? (unsigned >= 0x80 ? 'vendor' : 'reserved');
@@ -123,6 +125,7 @@ class Reader {
     this.#paths.push(usage ? [...path, usage] : path);
   }
 
+  /** Ends the innermost one. */
   #closeCollection({ at }: Item): void {
     const closed = this.#open.length > 1 ? this.#open.pop() : undefined;
     if (!closed) throw new Refused({ code: 'collection-not-open', at });
@@ -130,10 +133,12 @@ class Reader {
     this.#paths.pop();
   }
 
+  /** The usages of the open collections, outermost first. */
   #path(): readonly Usage[] {
     return this.#paths.at(-1) ?? [];
   }
 
+  /** Global items hold until they are said anew (6.2.2.7). */
   #global(item: Item): void {
     this.#ranges = null;
     const globals = this.#globals;
@@ -177,23 +182,27 @@ class Reader {
     }
   }
 
+  /** Nought is reserved (6.2.2.7); with one id, every report begins with one. */
   #reportId(id: number, at: number): void {
     if (id === 0 || id > 255) throw new Refused({ code: 'report-id-zero', at });
     this.#numbered = true;
     this.#globals.reportId = id;
   }
 
+  /** The whole table of globals, as it is. */
   #push(at: number): void {
     if (this.#stack.length >= DEEPEST) throw new Refused({ code: 'nested-too-deep', at });
     this.#stack.push({ ...this.#globals });
   }
 
+  /** Back to the table that was pushed last. */
   #pop(at: number): void {
     const before = this.#stack.pop();
     if (!before) throw new Refused({ code: 'pop-without-push', at });
     this.#globals = before;
   }
 
+  /** A usage of four bytes brings its own page (6.2.2.8). */
   #local({ tag, unsigned, size, at }: Item): void {
     const page = size === 4 ? Math.floor(unsigned / 65_536) : null;
     const id = size === 4 ? unsigned % 65_536 : unsigned;
@@ -219,6 +228,7 @@ class Reader {
     if (this.#delimited > 0) this.#delimited += 1;
   }
 
+  /** A usage’s page is the one that holds at the main item, not where the usage stands. */
   #complete({ page }: Written, id: number): Usage {
     const whole = page ?? this.#globals.usagePage;
     const key = whole * 65_536 + id;
@@ -229,6 +239,7 @@ class Reader {
     return usage;
   }
 
+  /** A variable is a field each, an array one field of slots. */
   #field(item: Item, report: Field['report']): void {
     const { reportSize, reportCount, reportId } = this.#globals;
     const flags = flagsFor(item.unsigned);
@@ -257,17 +268,20 @@ class Reader {
     }
   }
 
+  /** Further usages of a delimited set, for the same field. */
   #alternatives(): readonly Usage[] {
     if (this.#further === 0) return NO_USAGES;
     const further = this.#usages.slice(0, this.#written).filter((each) => each.further);
     return further.map((each) => this.#complete(each, each.from));
   }
 
+  /** What an array’s values stand for, in their order. */
   #usageRanges(): readonly UsageRange[] {
     const chosen = this.#usages.slice(0, this.#written).filter((each) => !each.further);
     return chosen.map(({ page, from, to }) => ({ page: page ?? this.#globals.usagePage, from, to }));
   }
 
+  /** Into the collection that is open, by its place in the list of all. */
   #add(item: Item, field: Field): void {
     if (this.#fields.length >= MOST_FIELDS) throw new Refused({ code: 'too-many-fields', at: item.at });
     this.#open.at(-1)?.fields.push(this.#fields.length);
@@ -289,6 +303,7 @@ class Reader {
     return last && this.#complete(last, last.to);
   }
 
+  /** The same object until a global changes: most fields in a row share it. */
   #rangesNow(): Ranges {
     this.#ranges ??= rangesOf(this.#globals);
     return this.#ranges;

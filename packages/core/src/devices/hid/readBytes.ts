@@ -33,6 +33,7 @@ function bareText(text: string): string {
   return inner.replace(/^[ \t]*[0-9a-f]{4,8}:?[ \t]{2,}|\|[^\n]*\|?[ \t]*$/gim, blank);
 }
 
+/** Comments become spaces, so that what is wrong is told at its own place. */
 function stripped(text: string): string {
   return text.replace(/\/\*[\s\S]*?\*\/|\/\/[^\n]*|#[^\n]*/g, (comment) => comment.replace(/[^\n]/g, ' '));
 }

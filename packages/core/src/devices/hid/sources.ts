@@ -61,6 +61,7 @@ export function sourcesOf({ fields }: Descriptor): readonly Source[] {
 
 type Bare = DistributiveOmit<Source, 'field' | 'at'>;
 
+/** A part named after its usage. */
 function part(kind: Control['kind'], usage: Usage, more: Partial<ControlPart> = {}): ControlPart {
   return { kind, usage, name: usageName(usage), detents: null, positions: null, ...more };
 }
@@ -84,6 +85,7 @@ function plainSource(field: Field, usage: Usage): Bare | null {
   return { kind: 'slide', part: part('slider', usage) };
 }
 
+/** A part that turns, with the steps its unit says it has. */
 function turning(kind: Control['kind'], field: Field, usage: Usage, name = usageName(usage)): ControlPart {
   return part(kind, usage, { name, detents: detentsOf(field) ?? USUAL_DETENTS });
 }
@@ -96,6 +98,7 @@ function detentsOf({ unit, logicalMin, logicalMax, physicalMin, physicalMax }: F
   return Math.max(1, Math.round((whole * (logicalMax - logicalMin)) / physical));
 }
 
+/** Generic desktop controls (HID Usage Tables, page 01). */
 function desktopSource(field: Field, usage: Usage): Bare | null {
   const { relative, wrap } = field.flags;
   if (usage.id === DESKTOP.hat) return { kind: 'hat', parts: hatParts(usage) };
@@ -120,10 +123,12 @@ function desktopSource(field: Field, usage: Usage): Bare | null {
   return plainSource(field, usage);
 }
 
+/** A hat is four keys: two are down between their places. */
 function hatParts(usage: Usage): readonly ControlPart[] {
   return ['up', 'right', 'down', 'left'].map((way) => part('key', usage, { name: `Hat ${way}` }));
 }
 
+/** Digitizers (HID Usage Tables, page 0D). */
 function digitizerSource(field: Field, usage: Usage): Bare | null {
   const pen = field.path.some(
     ({ page, id }) => page === PAGES.digitizer && (id === DIGITIZER.pen || id === DIGITIZER.stylus),

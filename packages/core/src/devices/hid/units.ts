@@ -29,6 +29,7 @@ export function unitOf(code: number, exponent: number): Unit {
   return { words: words.join('·'), factor: 10 ** tens };
 }
 
+/** An exponent as people write it. */
 function raised(power: number): string {
   return Array.from(String(power), (sign) => (sign === '-' ? '⁻' : ('⁰¹²³⁴⁵⁶⁷⁸⁹'[Number(sign)] ?? ''))).join(
     '',

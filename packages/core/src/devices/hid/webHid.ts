@@ -72,6 +72,7 @@ export function fromWebHid(collections: readonly WebHidCollection[]): Descriptor
   return { collections: roots, fields, numbered: [...bits.keys()].some((id) => id !== 0) };
 }
 
+/** WebHID tells ranges and flags, but no place of an item’s bits: they follow each other. */
 function fieldsOf(item: WebHidItem, reportId: number, offset: number, path: readonly Usage[]): Field[] {
   const { reportSize = 0, reportCount = 0, usages = [], isArray = false, isConstant = false } = item;
   const range = item.isRange

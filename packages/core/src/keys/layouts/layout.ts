@@ -82,17 +82,20 @@ export function deadMark(character: string): string | null {
   return character.startsWith(DEAD_KEY) && character.length > 1 ? character.slice(1) : null;
 }
 
+/** By Unicode composition (NFC): a letter and its mark that are one character together. */
 function composedOf(base: string, mark: string): string | null {
   const composed = (base + mark).normalize('NFC');
   return Array.from(composed).length === 1 ? composed : null;
 }
 
+/** There may be several; the best is taken for typing, all are known for reading. */
 function addWay(ways: Map<string, Way[]>, character: string, way: Way): void {
   const known = ways.get(character);
   if (known) known.push(way);
   else ways.set(character, [way]);
 }
 
+/** The one that a shortcut is sent by. */
 function best(ways: readonly Way[]): Way | undefined {
   return ways.toSorted(compareWays)[0];
 }

@@ -49,6 +49,7 @@ export function addItem(draft: Draft, edit: AddEdit): Undone {
 
 type Target = ReturnType<typeof targetOf>;
 
+/** What is missing is what the item would stand in. */
 function targetOfParent(above: Target['above']) {
   return above.at(-1)?.list.of ?? 'setup';
 }
@@ -142,6 +143,7 @@ function checkAfter(setup: Setup, { kind }: Target, item: OwnItem): Refusal | nu
   }
 }
 
+/** A profile brings its bindings along, and each must make sense. */
 function checkNewProfile(setup: Setup, profile: Profile): Refusal | null {
   if (profile.program === null && profile.id !== EVERYWHERE) {
     return { code: 'profile-of-other-program', profile: profile.id };
@@ -152,6 +154,7 @@ function checkNewProfile(setup: Setup, profile: Profile): Refusal | null {
   return checkBasedOn(setup, profile) ?? checkProfile(setup, profile);
 }
 
+/** The ids of a list. */
 function idsOf(list: readonly { readonly id: string }[]): readonly string[] {
   return list.map(({ id }) => id);
 }

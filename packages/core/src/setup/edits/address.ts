@@ -42,6 +42,7 @@ export function parseAddress(address: Address): ParsedAddress | null {
   return made;
 }
 
+/** A list that an item does not have leads nowhere. */
 function parse(address: Address): ParsedAddress | null {
   const steps: AddressStep[] = [];
   let kind: ItemKind = 'setup';

@@ -30,6 +30,7 @@ export function applyEdit(setup: Setup, edit: Edit): Result<Applied, Refusal> {
   return ok({ setup: draft.setup, inverse: together(inverses.reverse().flat()) });
 }
 
+/** Parts of one edit see what those before them did. */
 function applyPart(draft: Draft, part: SingleEdit): Undone {
   switch (part.kind) {
     case 'set':

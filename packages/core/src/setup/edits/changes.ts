@@ -77,6 +77,7 @@ function addFace(fields: Record<string, unknown>, before: Face | null, after: Fa
   }
 }
 
+/** Removed first, so that ids and names are free for what is added. */
 function listChanges(
   at: Address,
   name: string,

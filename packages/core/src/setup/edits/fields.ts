@@ -36,6 +36,7 @@ export function fieldSchema(kind: ItemKind, path: string): z.ZodType | null {
   return made;
 }
 
+/** Fields are named by the schema itself: one that is added can be set at once. */
 function walk(schema: z.ZodType, names: readonly string[]): z.ZodType | null {
   const [name, ...rest] = names;
   if (name === undefined) return schema;

@@ -92,6 +92,7 @@ export function historyOf<Item extends Recorded>(entries: readonly Item[]): Hist
   return { undo: [...undo.values()], redo: [...redo.values()], needsOlder };
 }
 
+/** An entry goes from what can be undone to what can be done again, or back. */
 function turn<Item extends Recorded>(
   from: Map<string, Item>,
   to: Map<string, Item>,

@@ -36,6 +36,7 @@ export function overwrittenBy(mine: Edit, later: Edit, inverse: Edit): Overwritt
   return first ? { at: first.at, fields, back: together(back) } : null;
 }
 
+/** A field lies in another, is the same, or holds it; only a different value is a loss. */
 function isLost(path: string, value: unknown, theirs: Readonly<Record<string, unknown>>): boolean {
   return Object.entries(theirs).some(([other, now]) => {
     if (other === path) return !sameJson(now, value);

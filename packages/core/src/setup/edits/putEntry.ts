@@ -31,6 +31,7 @@ export function putEntry(setup: Setup, entry: Entry, turned: Turned | null): Res
   return applied.ok ? ok({ ...applied.value, edit: edit.value }) : applied;
 }
 
+/** An undo is worked out on the newest state: what others changed since stays. */
 function editFor(setup: Setup, entry: Entry, turned: Turned | null): Result<Edit, Refusal> {
   if (entry.role === 'do') return ok(entry.edit);
   if (!turned?.edit || !turned.inverse) return refuse({ code: 'entry-unknown' });

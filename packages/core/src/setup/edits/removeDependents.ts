@@ -45,6 +45,7 @@ export function removeDependents(
   return back;
 }
 
+/** Whether a stored part names another. */
 function isUnder(part: UnreadablePart, under: UnreadablePart): boolean {
   return Object.entries(NAMES[part.part]).some(
     ([field, kind]) => kind === under.part && part.stored[field] === under.stored.id,

@@ -87,6 +87,7 @@ function refusedFor(setup: Setup, { kind, last, above }: Target, item: Item): Re
   }
 }
 
+/** They have no meaning without their program. */
 function profilesFor(setup: Setup, program: string): readonly string[] {
   return Object.values(setup.profiles).flatMap((profile) =>
     profile.program === program ? [profile.id] : [],

@@ -66,6 +66,7 @@ function makeBinding(draft: Draft, edit: SetEdit): Undone {
   return rest.ok ? ok([first, ...hidden.value]) : rest;
 }
 
+/** What can be held follows; what only steps is tapped. */
 function styleFor(trigger: Trigger) {
   return isPressed(trigger) ? 'follow' : 'tap';
 }
@@ -110,6 +111,7 @@ function checkSet(setup: Setup, edit: SetEdit, kind: ItemKind, item: OwnItem): R
   }
 }
 
+/** Only what these fields can break: a profile may have thousands of bindings. */
 function checkProfileFields(setup: Setup, { fields }: SetEdit, profile: Profile): Refusal | null {
   if (Object.hasOwn(fields, 'basedOn')) {
     const wrong = checkBasedOn(setup, profile);

@@ -40,10 +40,12 @@ export function writeField(
   return ok({ [path]: before });
 }
 
+/** Someone changed the kind of thing this is; the field belonged to what it was. */
 function fieldGone(at: Address, field: string) {
   return refuse<Refusal>({ code: 'field-gone', item: parseAddress(at)?.kind ?? 'setup', field });
 }
 
+/** How it is sent stays, where there was something that was sent. */
 function setAction(at: Address, item: OwnItem, action: Action): Readonly<Record<string, unknown>> {
   const before = item.behaviour as Behaviour;
   if (before.kind === 'action') {
@@ -55,6 +57,7 @@ function setAction(at: Address, item: OwnItem, action: Action): Readonly<Record<
   return { behaviour: before };
 }
 
+/** By parts, so that two people may set label and colour at once. */
 function setFace(item: OwnItem, part: string | undefined, value: unknown): Readonly<Record<string, unknown>> {
   const before = item.face as OwnItem | null;
   const face = part === undefined ? (value as OwnItem | null) : { ...(before ?? EMPTY_FACE), [part]: value };

@@ -71,6 +71,7 @@ function emit(program: Instruction[], node: RegexNode, next: number): number | n
   }
 }
 
+/** Repeats are written out: the number of instructions bounds the time. */
 function emitRepeat(
   program: Instruction[],
   { part, least, most }: Extract<RegexNode, { kind: 'repeat' }>,
@@ -93,6 +94,7 @@ function emitRepeat(
   return first;
 }
 
+/** All ways at once, a set of them a character (Thompson, 1968): never longer than text times program. */
 function search(program: readonly Instruction[], start: number, text: string): boolean {
   const points = Array.from(text, (character) => character.codePointAt(0) ?? 0);
   let here: number[] = [];
@@ -122,6 +124,7 @@ function search(program: readonly Instruction[], start: number, text: string): b
   return false;
 }
 
+/** Whether an assertion holds between two characters. */
 function holds(
   what: 'start' | 'end' | 'boundary' | 'no-boundary',
   points: readonly number[],

@@ -101,12 +101,14 @@ class Reader {
     return parts.length === 1 && parts[0] ? parts[0] : { kind: 'choice', parts };
   }
 
+  /** Terms one after another. */
   #sequence(): RegexNode {
     const parts: RegexNode[] = [];
     while (!this.done && this.#peek() !== '|' && this.#peek() !== ')') parts.push(this.#repeated());
     return { kind: 'sequence', parts };
   }
 
+  /** A term with how often. */
   #repeated(): RegexNode {
     const from = this.#at;
     const part = this.#atom();
@@ -119,6 +121,7 @@ class Reader {
     return { kind: 'repeat', part, ...count };
   }
 
+  /** `*`, `+`, `?` or a number in braces. */
   #count(): { least: number; most: number | null } | null {
     if (this.#take('*')) return { least: 0, most: null };
     if (this.#take('+')) return { least: 1, most: null };
@@ -133,6 +136,7 @@ class Reader {
     return { least, most };
   }
 
+  /** One character, a class, a group, an edge of the text. */
   #atom(): RegexNode {
     const from = this.#at;
     const character = this.#next();
@@ -162,6 +166,7 @@ class Reader {
     }
   }
 
+  /** Groups only bind: nothing is captured, nothing is looked at ahead. */
   #group(from: number): RegexNode {
     if (this.#peek() === '?' && !(this.#take('?') && this.#take(':')))
       throw this.refusal('regex-not-supported', from);
@@ -170,6 +175,7 @@ class Reader {
     return inside;
   }
 
+  /** Classes, edges and characters that mean themselves. */
   #escape(from: number): RegexNode {
     if (this.done) throw this.refusal('regex-unclosed', from);
     const character = this.#next();
@@ -187,6 +193,7 @@ class Reader {
     return (point) => point === character.codePointAt(0);
   }
 
+  /** Characters in brackets. */
   #set(from: number): RegexNode {
     const negated = this.#take('^');
     const tests: ((point: number) => boolean)[] = [];
