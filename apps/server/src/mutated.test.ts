@@ -20,7 +20,7 @@ import { type AnyRequest, anyBytes, anyRequest } from './testing/mutations.ts';
 /** The same requests each time, unless asked otherwise; a failure prints seed and path. */
 const SEED = Number(process.env.MUTATIONS_SEED ?? 20_261_125);
 const REQUESTS_A_RUN = 20;
-const RUNS = Number(process.env.MUTATIONS ?? 18_000) / REQUESTS_A_RUN;
+const RUNS = Number(process.env.MUTATIONS ?? 9_000) / REQUESTS_A_RUN;
 const CONNECTIONS = 2_000;
 const WORKER = path.join(__dirname, 'worker/start.mjs');
 

@@ -16,7 +16,7 @@ import { INITIAL_STATE } from './state.ts';
 import { step } from './step.ts';
 
 /** A share of what `npm run soak` goes on with. */
-const RUNS = 300;
+const RUNS = 150;
 
 test('the six invariants hold on random set-ups, events and edits in between', () => {
   expect(tryOut(arbitraryScenario, checkInvariants, { runs: RUNS }).failure).toBeNull();
@@ -95,7 +95,7 @@ test('a step leaves the state it was given as it was', () => {
         }
       },
     ),
-    { numRuns: 100 },
+    { numRuns: 50 },
   );
 });
 
@@ -118,6 +118,6 @@ test('compiling after an edit from what was compiled before does what compiling 
       const anew = compile(applied.value.setup);
       expect(run(compile(applied.value.setup, compile(setup)), events)).toEqual(run(anew, events));
     }),
-    { numRuns: 300 },
+    { numRuns: 120 },
   );
 });
