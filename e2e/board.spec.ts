@@ -176,3 +176,36 @@ test('hovering over a cell lights up every cell of the same intent', async ({ ap
   await expect(cell(page, 'Thumb, rear', 'Brindle')).toHaveAttribute('data-same', 'true');
   await expect(cell(page, 'Thumb, rear', 'Everywhere')).toHaveAttribute('data-same', 'false');
 });
+
+test('the selected cell is in sight wherever the keys move, under the head and above the dock', async ({
+  app,
+  quietPage: page,
+}) => {
+  await open(page, app.address, 'board');
+  await cell(page, 'Turn clockwise', 'Larkframe').click();
+  const selected = page.locator('[role=gridcell][aria-selected=true]');
+  const head = page.locator('[role=grid] [role=row]').first();
+  const dock = page.getByRole('complementary', { name: 'Dock' });
+  const inSight = async () => {
+    const [box, above, below] = await Promise.all([
+      selected.boundingBox(),
+      head.boundingBox(),
+      dock.boundingBox(),
+    ]);
+    if (!box || !above || !below) throw new Error('not drawn');
+    expect(box.y).toBeGreaterThanOrEqual(above.y + above.height - 1);
+    expect(box.y + box.height).toBeLessThanOrEqual(below.y + 1);
+  };
+  for (const [key, times] of [
+    ['ArrowDown', 18],
+    ['ArrowUp', 12],
+    ['PageDown', 3],
+    ['PageUp', 2],
+  ] as const) {
+    for (let i = 0; i < times; i++) {
+      await page.keyboard.press(key);
+      await expect(selected).toBeInViewport();
+      await inSight();
+    }
+  }
+});

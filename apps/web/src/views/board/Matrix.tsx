@@ -10,7 +10,7 @@ import { ColumnHead } from './ColumnHead.tsx';
 import type { CopyFrom } from './copyFrom.ts';
 import { GridPart } from './GridPart.ts';
 import { MatrixRow } from './MatrixRow.tsx';
-import { COLUMN, type ColumnPlace, GROUP, HEAD, matrixStyles, ROW } from './matrixLayout.ts';
+import { COLUMN, type ColumnPlace, GROUP, HEAD, HEAD_HEIGHT, matrixStyles, ROW } from './matrixLayout.ts';
 import { selectCell, useMatrixKeys } from './useBoard.ts';
 import { WORDS } from './words.ts';
 
@@ -49,7 +49,7 @@ export function Matrix({ model, flashing, front, onChoose, onHelp, onCopy }: Pro
   const [intent, setIntent] = useState<string | null>(null);
   const onKeyDown = useMatrixKeys(model, onChoose, onHelp);
   const scroller = useRef<HTMLDivElement>(null);
-  const { width } = useSize(scroller);
+  const { width, height } = useSize(scroller);
   const [scrolling, setScrolling] = useState(false);
 
   const items = useMemo(() => itemsOf(model), [model]);
@@ -61,7 +61,9 @@ export function Matrix({ model, flashing, front, onChoose, onHelp, onCopy }: Pro
     estimateSize: (i) => (items[i]?.row === null ? GROUP : ROW),
     overscan: scrolling ? ROWS_AHEAD.scrolling : ROWS_AHEAD.atRest,
     onChange: ({ isScrolling }) => setScrolling(isScrolling),
-    scrollPaddingStart: ROW + 3,
+    // The head stands above the rows and stays in sight over them.
+    scrollMargin: HEAD_HEIGHT,
+    scrollPaddingStart: HEAD_HEIGHT,
   });
   const columns = useVirtualizer({
     horizontal: true,
@@ -69,6 +71,7 @@ export function Matrix({ model, flashing, front, onChoose, onHelp, onCopy }: Pro
     getScrollElement: () => scroller.current,
     estimateSize: () => columnWidth,
     overscan: COLUMNS_AHEAD,
+    scrollMargin: HEAD + pinned * columnWidth,
     scrollPaddingStart: HEAD + pinned * columnWidth,
   });
   // Rows and columns change their sizes with what is shown.
@@ -79,12 +82,14 @@ export function Matrix({ model, flashing, front, onChoose, onHelp, onCopy }: Pro
   }, [items, columnWidth, pinned]);
 
   const at = cell?.at;
+  // Again when there is less room: the dock opens with the first cell.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: for the height too.
   useEffect(() => {
     if (!at) return;
     const item = items.findIndex(({ row }) => row === at.row);
     rows.scrollToIndex(item, { align: 'auto' });
     if (at.column >= pinned) columns.scrollToIndex(at.column - pinned, { align: 'auto' });
-  }, [at, items, pinned, rows, columns]);
+  }, [at, items, pinned, rows, columns, height]);
 
   // The same places as long as the same columns are near, so that rows need not be drawn anew as they scroll by.
   const near = columns.getVirtualItems();
@@ -124,7 +129,8 @@ export function Matrix({ model, flashing, front, onChoose, onHelp, onCopy }: Pro
           })}
         </GridPart>
         <GridPart role="rowgroup" style={{ position: 'relative', height: rows.getTotalSize() }}>
-          {rows.getVirtualItems().map(({ index, start }) => {
+          {rows.getVirtualItems().map(({ index, start: fromTop }) => {
+            const start = fromTop - HEAD_HEIGHT;
             const item = items[index];
             if (!item) return null;
             if (item.row === null) {

@@ -2,6 +2,8 @@ import type { Theme } from '@mui/material/styles';
 
 /** Heights of rows and headings, widths of the row heads and the least of a column: pixels. */
 export const ROW = 33;
+/** Of the head, with the line that marks the program in front. */
+export const HEAD_HEIGHT = ROW + 3;
 export const GROUP = 26;
 export const HEAD = 228;
 export const COLUMN = 196;
@@ -25,7 +27,7 @@ export function matrixStyles({ theme: { vars } }: { readonly theme: Theme }) {
       position: 'sticky',
       top: 0,
       zIndex: 3,
-      height: ROW + 3,
+      height: HEAD_HEIGHT,
       display: 'flex',
       fontWeight: 650,
       ...head,
@@ -35,7 +37,7 @@ export function matrixStyles({ theme: { vars } }: { readonly theme: Theme }) {
     '& .corner': { display: 'flex', alignItems: 'center', padding: '0 10px' },
     '& .column': {
       top: 0,
-      height: ROW + 3,
+      height: HEAD_HEIGHT,
       display: 'flex',
       alignItems: 'center',
       gap: 6,
