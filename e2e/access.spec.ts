@@ -19,6 +19,7 @@ for (const theme of ['light', 'dark'] as const) {
       await expectAccessible(page);
       await page.keyboard.press('Escape');
       await page.keyboard.press('Control+k');
+      await expect(page.getByRole('dialog', { name: 'Find a command, key or control' })).toBeVisible();
       await page.keyboard.type('fit');
       await expectAccessible(page);
     });

@@ -40,9 +40,9 @@ export function FindDialog({ source, open, onClose }: Props) {
       onClose={onClose}
       fullWidth
       maxWidth="sm"
-      aria-label={WORDS.find}
       slotProps={{
-        paper: { sx: { position: 'absolute', top: 60, padding: 3 } },
+        // The paper is the dialog: a name on the root is read by nobody.
+        paper: { 'aria-label': WORDS.find, sx: { position: 'absolute', top: 60, padding: 3 } },
         transition: { onExited: source.focus },
       }}
     >
