@@ -4,6 +4,7 @@ import { checks } from './lib/checks.mjs';
 import { ensureNpmPackages } from './lib/packages.mjs';
 
 ensureNpmPackages();
+// All checks run, so that one look shows everything.
 const failed = [];
 for (const { name, holds } of await checks()) if (!holds) failed.push(name);
 if (failed.length > 0) console.error(`Failed: ${failed.join(', ')}`);

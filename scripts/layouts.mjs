@@ -73,6 +73,7 @@ const DEAD = {
   stroke: '\u0335',
 };
 
+/** Where the layouts' files are written, and where X.Org keeps the names of characters. */
 const TARGET = path.join(ROOT, 'packages/core/src/keys/layouts/xkb');
 const KEYSYMS = '/usr/include/X11/keysymdef.h';
 
@@ -100,6 +101,7 @@ await main(async () => {
   console.log(`${LAYOUTS.length} layouts written.`);
 });
 
+/** A layout compiled by `xkbcli` (libxkbcommon), which knows all the rules of its description. */
 function compile(layout, variant) {
   const asked = ['compile-keymap', '--layout', layout, ...(variant ? ['--variant', variant] : [])];
   const compiled = quiet('xkbcli', asked);
@@ -137,6 +139,7 @@ function keysOf(keymap, codes, characters) {
   return [...codes.values()].filter((code) => found.has(code)).map((code) => [code, found.get(code)]);
 }
 
+/** The character of a symbol; a dead key as a dotted circle with its mark, as Unicode shows combining marks. */
 function characterOf(symbol, characters) {
   if (symbol.startsWith('dead_')) {
     const mark = DEAD[symbol.slice(5)];

@@ -6,6 +6,7 @@ import { ROOT } from './lib/places.mjs';
 
 ensureNpmPackages();
 const { spawnSync } = await import('node:child_process');
+// The command line is run as written: it starts rarely, and is then as the sources are.
 const cli = path.join(ROOT, 'apps/cli/src/main.ts');
 const args = ['--import', import.meta.resolve('tsx'), cli, ...process.argv.slice(2)];
 const { status } = spawnSync(process.execPath, args, {

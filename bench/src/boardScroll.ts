@@ -6,6 +6,7 @@ import { chromium } from 'playwright-core';
 import type { z } from 'zod';
 import { largeSetup } from './largeSetup.ts';
 
+/** Types of the files of the built page, so that it is served as the server does. */
 const TYPES: Readonly<Record<string, string>> = {
   '.html': 'text/html',
   '.js': 'text/javascript',
@@ -16,6 +17,7 @@ const TYPES: Readonly<Record<string, string>> = {
 
 /** Pixels the Board is scrolled at every frame, downwards and then to the right. */
 const STEP = 40;
+/** Five seconds at 60 frames a second: long enough for the garbage collector to run. */
 const FRAMES = 300;
 
 /** What scrolling came to: frames drawn, frames of 60 a second that were missed, and how far frames were apart, in ms. */

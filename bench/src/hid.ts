@@ -9,6 +9,7 @@ import {
 } from '@nimble-lever/core/devices/hid';
 import { type Times, timed } from './times.ts';
 
+/** Bytes of the long descriptor: as long as any a device may have sensibly, and what the aim is given for. */
 const LONG = 4096;
 
 /** A descriptor of four kilobytes: a mouse's collections over and over, each in a report of its own. */
@@ -21,6 +22,7 @@ function longDescriptor(): Uint8Array {
   return Uint8Array.from(all);
 }
 
+/** Bytes of a sample's text. */
 function bytesOf(text: string): Uint8Array {
   const read = readBytes(text);
   if (!read.ok) throw new Error(read.problem.code);

@@ -12,7 +12,9 @@ import {
   slotKey,
 } from '@nimble-lever/core/setup';
 
+/** What bindings send, turn about. */
 const SHORTCUTS = ['A', 'Ctrl+Z', 'Ctrl+Shift+K', 'F5', 'ArrowRight', 'Alt+Enter'];
+/** Four layers, and as many programs as make twenty thousand bindings. */
 const LAYERS = ['base', 'second', 'third', 'fourth'];
 const PROGRAMS = 199;
 

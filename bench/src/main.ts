@@ -8,9 +8,11 @@ import { largeSetup } from './largeSetup.ts';
 import { measureStore } from './store.ts';
 import { tapOrHold } from './tapOrHold.ts';
 
+/** Events measured one by one, and those after which the heap must be as large as before. */
 const EVENTS = 200_000;
 const MANY = 10_000_000;
 
+// `--json` for another program, `--quick` for a look; without, what `docs/performance.md` shows.
 const json = process.argv.includes('--json');
 const quick = process.argv.includes('--quick');
 const machine = `${cpus()[0]?.model ?? 'unknown'}, Node.js ${process.version}`;

@@ -4,6 +4,7 @@ import { arbitraryScenario, checkAgainstSlow, checkInvariants, tryOut } from '@n
 const { values } = parseArgs({
   options: { minutes: { type: 'string', default: '1' }, replay: { type: 'string' } },
 });
+/** What is run for as long as asked, turn about. */
 const CHECKS = [
   ['invariants', checkInvariants],
   ['the slow model', checkAgainstSlow],

@@ -15,21 +15,26 @@ import { freePort } from '../../scripts/lib/ports.mjs';
 import { spawnServer } from '../../scripts/lib/server.mjs';
 import { largeSetup } from './largeSetup.ts';
 
+/** Edits measured one by one. */
 const ROUNDS = 400;
 /** Rounds that only warm up. */
 const WARM_UP = 200;
+// A load takes longer than an edit, so that fewer give the same certainty.
 const LOADS = 9;
 const CLIENTS = 50;
 const EDITS_EACH = 40;
 const SOCKETS = 500;
 const NOTES = 3000;
 
+/** Connections are kept, as a browser keeps them. */
 const agent = new Agent({ keepAlive: true, maxSockets: CLIENTS + 10 });
 const author = { id: randomUUID(), name: 'Bench' };
+// Times in order, and the one that a share of them is below.
 const ordered = (times: readonly number[]) => times.toSorted((a, b) => a - b);
 const part = (times: readonly number[], share: number) =>
   ordered(times)[Math.floor(times.length * share)] ?? 0;
 
+/** Milliseconds a piece of work takes. */
 async function took(work: () => Promise<unknown>): Promise<number> {
   const began = performance.now();
   await work();
@@ -52,6 +57,7 @@ function post(port: number, edits: readonly unknown[]): Promise<number> {
   });
 }
 
+/** A slot of the set-up by number, spread over profiles and devices. */
 const slotOf = (setup: Setup, i: number) => {
   const profiles = Object.keys(setup.profiles);
   const profile = profiles[i % profiles.length] ?? '';
@@ -66,6 +72,7 @@ const slotOf = (setup: Setup, i: number) => {
     trigger: 'press',
   } as const;
 };
+/** An edit that changes something each time: the same value twice would write nothing. */
 const bindingEdit = (setup: Setup, i: number): SingleEdit => {
   const action = { kind: 'shortcut', shortcut: i % 2 === 0 ? 'B' : 'Ctrl+B' };
   const behaviour = { kind: 'action', action, style: 'follow' };

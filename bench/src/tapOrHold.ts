@@ -3,6 +3,7 @@ import { acting, demoSetup, slotKey } from '@nimble-lever/core/setup';
 import { createActor, SimulatedClock, setup } from 'xstate';
 import { sideBySide } from './times.ts';
 
+/** When a press becomes a hold; the same in both machines. */
 const HOLD_MS = 250;
 
 /** Taps and holds in turn on one control: down, then up after 100 or 400 ms. */

@@ -18,6 +18,7 @@ export function timed(count: number, go: (i: number) => void): Times {
   return { median: at(0.5), p99: at(0.99) };
 }
 
+/** Rounds of which the median counts, so that one in which the machine did something else does not. */
 const ROUNDS = 9;
 
 /**

@@ -44,6 +44,7 @@ function rulesOf(rooms) {
   });
 }
 
+// Paths of rooms as patterns: the whole name, and not another that begins alike.
 const pattern = (path) => `^${path}(/|$)`;
 const importPattern = (path) => `^${path.replace('[a-zA-Z]+\\.ts', '(result|distributiveOmit)')}(/|$)`;
 

@@ -5,6 +5,7 @@ import { run } from './run.mjs';
 import { say } from './say.mjs';
 import { hashOf, isStamped, stamp } from './stamp.mjs';
 
+// What a build depends on; compared with what it was built from.
 const hashOfPlaces = (...places) => hashOf(places.map((place) => path.join(ROOT, place)));
 
 /** Builds page and server unless what is built came from the sources as they are now. */
@@ -13,6 +14,7 @@ export async function ensureBuilt() {
   await ensureServer();
 }
 
+// The page: a minute's work on a slow machine, so it is built once for all who need it.
 function ensurePage() {
   const hash = hashOfPlaces('apps/web', 'packages/core', 'packages/session', 'package-lock.json');
   const file = path.join(WEB_DIST, '.stamp');

@@ -4,6 +4,7 @@ import { binOf, ROOT } from './places.mjs';
 import { runAside } from './run.mjs';
 import { say } from './say.mjs';
 
+// Tests are checked apart from what they test, as they may use more.
 const PROJECTS = [
   'packages/core/tsconfig.json',
   'packages/core/tsconfig.test.json',

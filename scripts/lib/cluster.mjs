@@ -53,8 +53,10 @@ export async function mendCluster(name) {
   return true;
 }
 
+// Written by whoever starts the server; others find it by this.
 const portFile = ({ home }) => path.join(home.folder, 'port');
 
+// The password is made once; a server that runs without one known to us is another one's.
 function passwordOf(cluster) {
   const password = readPassword(cluster);
   if (password !== null) return password;

@@ -5,6 +5,7 @@ import { ensureLocal, LOCAL } from './places.mjs';
 import { quiet, run } from './run.mjs';
 import { Stop, say } from './say.mjs';
 
+// PostgreSQL refuses to run as root; Debian's package brings this account.
 const ACCOUNT = 'postgres';
 
 /**
@@ -45,6 +46,7 @@ export function clusterHome(name) {
   };
 }
 
+// A folder below one that is closed to the account cannot be used, whatever its own rights.
 function canReach(folder) {
   return quiet('runuser', ['-u', ACCOUNT, '--', 'test', '-x', folder], { cwd: '/' }).ok;
 }

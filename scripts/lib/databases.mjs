@@ -1,5 +1,6 @@
 import pg from 'pg';
 
+// A connection for one piece of work, closed whatever comes of it.
 async function withClient(url, work) {
   const client = new pg.Client({ connectionString: url });
   await client.connect();

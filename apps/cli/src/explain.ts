@@ -11,6 +11,10 @@ import { BASE_LAYER, type Setup } from '@nimble-lever/core/setup';
 import { accountOf, sentOf, triggerName, whyThisOne } from '@nimble-lever/core/words';
 import { Refused, readSetup } from './files.ts';
 
+/**
+ * What the person asks: which control, in which program, and what of it. The layer and the trigger may be
+ * left out; then the base layer counts, and the one trigger that is bound.
+ */
 interface Asked {
   readonly front: string;
   /** `device/control`. */
@@ -85,6 +89,10 @@ function insteadOf(trigger: Trigger): { readonly trigger: Trigger; readonly word
   }
 }
 
+/**
+ * The control named by `device/control`. A wrong name is refused together with the names there are, because
+ * ids are what a person cannot guess.
+ */
 function findControl(setup: Setup, place: string): { device: string; control: Control } {
   const [deviceId = '', controlId = ''] = place.split('/');
   const device = setup.devices.find(({ id }) => id === deviceId);
@@ -98,6 +106,10 @@ function findControl(setup: Setup, place: string): { device: string; control: Co
   return { device: device.id, control };
 }
 
+/**
+ * A trigger by its name, if the control has it; a dial has no nudge, and saying so is better than an empty
+ * answer.
+ */
 function readTrigger(control: Control, text: string): Trigger {
   const { data } = triggerSchema.safeParse(text);
   if (data && triggersOf(control).includes(data)) return data;
@@ -111,6 +123,7 @@ function windowOf(setup: Setup, front: string): FrontWindow {
   return { executable: exact?.executable?.text ?? front, class: '', title: '' };
 }
 
+/** The choice there was, at the end of a refusal. */
 function listed(names: readonly string[]): string {
   return `There are: ${names.join(', ')}.`;
 }

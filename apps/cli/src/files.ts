@@ -17,6 +17,10 @@ export function readBytesOf(file: string): Buffer {
   }
 }
 
+/**
+ * What the operating system's codes (POSIX `errno`) mean to the person at the terminal; other codes are given
+ * as they are.
+ */
 const WHY_NOT: Readonly<Record<string, string>> = {
   ENOENT: 'There is no such file.',
   EISDIR: 'This is a folder, not a file.',

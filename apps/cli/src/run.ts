@@ -5,6 +5,10 @@ import { explain } from './explain.ts';
 import { Refused } from './files.ts';
 import { rehearse } from './rehearse.ts';
 
+/**
+ * What `lever help` prints. A wrong word prints it too, after what was wrong, on the error output and with
+ * exit code 2.
+ */
 const USAGE = `Usage:
   lever rehearse SETUP.json EVENTS.ndjson [--explain]    what a recording becomes, a stroke a line
   lever explain SETUP.json --front PROGRAM --control DEVICE/CONTROL [--trigger T] [--layer L]
@@ -14,6 +18,7 @@ const USAGE = `Usage:
   lever help                                             this
 `;
 
+/** The options of all commands in one table: Node's own parser refuses one that stands nowhere. */
 const OPTIONS = {
   explain: { type: 'boolean' },
   front: { type: 'string' },
@@ -43,6 +48,7 @@ export function run(args: string[]): string {
   );
 }
 
+/** Words of the command line; the parser's own refusals are said in our words. */
 function readArguments(args: string[]) {
   try {
     return parseArgs({ args, options: OPTIONS, allowPositionals: true });

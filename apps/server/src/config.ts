@@ -1,5 +1,9 @@
 import { z } from 'zod';
 
+/**
+ * The environment of the server. Every variable has a default that is safe on a person's own computer, except
+ * the database, which is never guessed.
+ */
 const configSchema = z.object({
   DATABASE_URL: z.string().min(1),
   PORT: z.coerce.number().int().min(0).max(65_535).default(4680),

@@ -9,7 +9,9 @@ const PORT_TAKEN = 98;
 const UNUSABLE = 97;
 
 const { version } = JSON.parse(readFileSync(new URL('../../../package.json', import.meta.url), 'utf8'));
+// Read before anything else: a wrong variable ends the start with its name, not a request an hour later.
 const config = readConfig(process.env);
+// Lines of JSON on standard output; the start command shows them as they are.
 const log = pino({ level: config.LOG_LEVEL });
 
 // Nothing that is asked of the server may end it. What nobody foresaw is logged, and the next request is served.

@@ -45,6 +45,9 @@ export function App({ store }: { readonly store: AppStore }) {
   );
 }
 
+/**
+ * The views by their addresses. Each is read when it is first asked for, so that none weighs on the first.
+ */
 function Views() {
   const notFound = (
     <Message title={WORDS.notFound}>

@@ -9,10 +9,12 @@ import { keepInStep } from './app/setup/sync.ts';
 import { createStore } from './app/store.ts';
 import { openPracticeDesk } from './practice/frontWindow.ts';
 
+// One store a page; views add their own parts when they are first shown.
 const store = createStore();
 store.dispatch(openPracticeDesk(store));
 keepInStep(store);
 void findKeyboard(store);
+// The element is in `index.html`; without it there is nothing to show an error in either.
 const root = document.getElementById('root');
 if (!root) throw new Error('The page has no root element.');
 createRoot(root).render(

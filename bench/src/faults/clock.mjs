@@ -2,6 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { performance } from 'node:perf_hooks';
 
+// Loaded before the server: its clock is moved by what stands in a file, which is read at most five times a second.
 const file = process.env.CLOCK_FILE;
 const real = Date.now.bind(Date);
 let offset = 0;

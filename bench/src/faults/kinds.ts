@@ -13,12 +13,14 @@ export function randomFrom(seed: number): () => number {
   };
 }
 
+/** A way in which the world goes wrong. */
 interface Fault {
   /** What is done, for a length of time it may use: milliseconds. */
   readonly run: (world: World, ms: number, random: () => number) => Promise<void>;
   readonly longest: number;
 }
 
+/** Sends a signal to a process that may be gone already. */
 const kill = (pid: number, signal: NodeJS.Signals) => {
   try {
     if (pid > 0) process.kill(pid, signal);
@@ -103,8 +105,10 @@ export const FAULTS = {
   },
 } as const satisfies Record<string, Fault>;
 
+/** The faults by name, as the command line takes them. */
 export type FaultName = keyof typeof FAULTS;
 
+/** The processes a process has started, from `/proc` (proc(5), field `PPid`). */
 function childrenOf(pid: number): number[] {
   return readdirSync('/proc')
     .filter((name) => /^\d+$/.test(name))

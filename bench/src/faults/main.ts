@@ -16,13 +16,16 @@ const { values } = parseArgs({
 });
 const SETTLE_MS = 120_000;
 const MORE_FDS = 8;
+// Printed with the result: the same seed meets the same faults.
 const seed = Number(values.seed);
 const random = randomFrom(seed);
 const problems: string[] = [];
+/** Notes what does not hold, and goes on: one run finds all of it. */
 const check = (holds: boolean, what: string) => {
   if (!holds) problems.push(what);
 };
 
+/** Waits until something holds, for so long at most. */
 async function until(holds: () => Promise<boolean> | boolean, ms: number): Promise<boolean> {
   for (const end = Date.now() + ms; Date.now() < end; await sleep(200)) if (await holds()) return true;
   return false;

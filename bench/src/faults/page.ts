@@ -19,11 +19,14 @@ export type PageReport =
       readonly note: string | null;
     };
 
+// A page without a browser: the real synchroniser with a store, its storage kept in a file so that it can be killed
+// and come back.
 const [, , address = '', file = '', number = '0'] = process.argv;
 const say = (report: PageReport) => process.send?.(report);
 
 /** What the browser keeps survives the page, as a file. */
 const kept = new Map<string, string>(read(file));
+// Written at once, as a browser's storage is.
 const keep = () => writeFileSync(file, JSON.stringify([...kept]));
 const storage = {
   getItem: (name: string) => kept.get(name) ?? null,
@@ -66,6 +69,7 @@ const store = configureStore({
   reducer: { setup: setupReducer },
   middleware: (defaults) => defaults({ immutableCheck: false, serializableCheck: false }),
 });
+// Entries that were waiting are told to the parent, which knows what must not be lost.
 let before: readonly { id: string }[] = [];
 store.subscribe(() => {
   const { pending, log, notices, aside } = store.getState().setup;
@@ -118,10 +122,12 @@ setInterval(() => {
   });
 }, 60);
 
+/** The binding it edits, as the parent looks it up. */
 function keyText(): string {
   return `${slot.layer}/${slot.device}/${slot.control}/${slot.trigger}`;
 }
 
+/** What a page before this one kept; nothing where it was killed while writing. */
 function read(path: string): [string, string][] {
   try {
     return JSON.parse(readFileSync(path, 'utf8'));

@@ -9,6 +9,7 @@ import type { PageReport } from './page.ts';
 
 const here = path.dirname(fileURLToPath(import.meta.url));
 const ROOT = path.resolve(here, '../../..');
+/** Waits. */
 export const sleep = (ms: number) => new Promise<void>((resolve) => setTimeout(resolve, ms));
 
 /** A page with what it told. */
@@ -20,6 +21,7 @@ export interface FaultyPage {
   state: Extract<PageReport, { kind: 'state' }> | null;
 }
 
+/** The database server, which faults stop and starve. */
 interface Cluster {
   readonly urlOf: (database: string) => string;
   readonly isRunning: () => boolean;
@@ -182,6 +184,7 @@ export class World {
   }
 }
 
+/** Megabytes: a disk so small that it fills up within a fault. */
 const DISK_MB = 160;
 
 /** A small disk of memory for the database's files, where this account may make one. */
@@ -196,6 +199,7 @@ function mountSmallDisk(folder: string): boolean {
   }
 }
 
+/** Takes the small disk away again, also when a run before this one left it. */
 function unmountSmallDisk(folder: string, isThere: boolean): void {
   if (isThere) execFileSync('umount', ['-l', path.join(folder, 'postgres-faults')], { stdio: 'ignore' });
 }

@@ -36,6 +36,7 @@ export const SLEPT_MS = 5000;
 /** While something is held the session looks at the clock at least so often: ms. */
 const HEARTBEAT_MS = 1000;
 
+/** What waits its turn: an event, or the set-up as it is after an edit. */
 type Waiting =
   | { readonly kind: 'event'; readonly event: EngineEvent }
   | { readonly kind: 'setup'; readonly setup: Setup };

@@ -20,6 +20,10 @@ export const MIGRATIONS = [
   EditsByField1764400000000,
 ];
 
+/**
+ * A database that is up accepts within milliseconds; one that takes longer is told to the person who waits at
+ * the start.
+ */
 const CONNECT_LIMIT_MS = 5_000;
 /** Enough for one writer, readers beside it and the listener; PostgreSQL itself allows 100 as it comes. */
 export const MOST_CONNECTIONS = 8;

@@ -15,6 +15,10 @@ const INDEXES = {
   edits_author: 'edits (set_up, author_id, revision)',
 } as const;
 
+/**
+ * What an edit of the first version may hold: it is rewritten by name, and not read by today's schemas, which
+ * will change.
+ */
 type Json = { readonly [name: string]: unknown };
 const isObject = (value: unknown): value is Json => typeof value === 'object' && value !== null;
 

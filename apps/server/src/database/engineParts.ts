@@ -1,5 +1,9 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
 
+/**
+ * Macros and radial menus have the same columns: what the database asks about is a column, the rest one
+ * document.
+ */
 const TABLES = ['macros', 'radial_menus'] as const;
 
 /** Settings and descriptors of devices, macros, radial menus, and the bindings that name them. */

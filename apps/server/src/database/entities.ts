@@ -88,18 +88,28 @@ export interface EditRow {
   at: Date;
 }
 
+/** Columns that several tables share, each said once. */
 const setUp = { name: 'set_up', type: 'text', primary: true } as const;
 const id = { type: 'text', primary: true } as const;
 const text = { type: 'text' } as const;
 const nullableText = { type: 'text', nullable: true } as const;
 const position = { type: 'int' } as const;
 const jsonb = { type: 'jsonb' } as const;
+/**
+ * A part of a binding's place. Together they are the primary key, so that two bindings of one slot cannot be
+ * stored.
+ */
 const key = (name: string) => ({ name, type: 'text', primary: true }) as const;
 
+/**
+ * One row a set-up. `revision` counts its edits; the writer locks this row, so that edits get numbers without
+ * gaps.
+ */
 export const SetUpEntity = new EntitySchema<SetUpRow>({
   name: 'set_ups',
   columns: { id, name: text, revision: { type: 'int' } },
 });
+/** A device with its controls as one document: no query looks inside, and a device is always read whole. */
 export const DeviceEntity = new EntitySchema<DeviceRow>({
   name: 'devices',
   columns: {
@@ -119,10 +129,18 @@ export const DeviceEntity = new EntitySchema<DeviceRow>({
     memory: { type: 'jsonb', nullable: true },
   },
 });
+/**
+ * A program and its window rules. `name_key` is the name folded, so that the database keeps names apart that
+ * a person would not.
+ */
 export const ProgramEntity = new EntitySchema<ProgramRow>({
   name: 'programs',
   columns: { setUp, id, position, name: text, nameKey: { ...text, name: 'name_key' }, rules: jsonb },
 });
+/**
+ * Commands stand in a table of their own, because they are many and change one by one; `program` is null for
+ * common ones.
+ */
 export const CommandEntity = new EntitySchema<CommandRow>({
   name: 'commands',
   columns: {
@@ -136,10 +154,12 @@ export const CommandEntity = new EntitySchema<CommandRow>({
     intent: nullableText,
   },
 });
+/** Layers in the order that decides which wins. */
 export const LayerEntity = new EntitySchema<LayerRow>({
   name: 'layers',
   columns: { setUp, id, position, name: text },
 });
+/** Profiles without their bindings, which are rows of their own. */
 export const ProfileEntity = new EntitySchema<ProfileRow>({
   name: 'profiles',
   columns: {
@@ -151,14 +171,17 @@ export const ProfileEntity = new EntitySchema<ProfileRow>({
     basedOn: { ...nullableText, name: 'based_on' },
   },
 });
+/** Macros: what the database asks about is a column, the steps are one document. */
 export const MacroEntity = new EntitySchema<PartRow>({
   name: 'macros',
   columns: { setUp, id, position, name: text, body: jsonb },
 });
+/** Radial menus, kept like macros. */
 export const RadialMenuEntity = new EntitySchema<PartRow>({
   name: 'radial_menus',
   columns: { setUp, id, position, name: text, body: jsonb },
 });
+/** One row a binding, so that an edit writes one row of thirty thousand and not a document of megabytes. */
 export const BindingEntity = new EntitySchema<BindingRow>({
   name: 'bindings',
   columns: {
@@ -176,6 +199,7 @@ export const BindingEntity = new EntitySchema<BindingRow>({
     note: nullableText,
   },
 });
+/** The log: every edit with its inverse, its author and its moment. It is only ever appended to. */
 export const EditEntity = new EntitySchema<EditRow>({
   name: 'edits',
   columns: {

@@ -1,5 +1,9 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
 
+/**
+ * The first tables, as SQL and not as generated code: what a migration does must not change when the entities
+ * do.
+ */
 const TABLES = [
   `CREATE TABLE set_ups (
     id text PRIMARY KEY,
@@ -86,6 +90,7 @@ const TABLES = [
     UNIQUE (set_up, id)
   )`,
 ];
+/** In the order in which they can be dropped: what refers to another goes first. */
 const NAMES = ['edits', 'bindings', 'profiles', 'layers', 'commands', 'programs', 'devices', 'set_ups'];
 
 /** The tables of a set-up and its edit log. References are checked at commit, so an edit may write in any order. */

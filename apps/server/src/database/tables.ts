@@ -12,6 +12,10 @@ import {
   RadialMenuEntity,
 } from './entities.ts';
 
+/**
+ * A column as statements need it. TypeORM's metadata is read once for this, so that names are written in one
+ * place.
+ */
 interface Column {
   /** What rows call it. */
   readonly property: string;

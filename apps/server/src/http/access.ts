@@ -2,7 +2,9 @@ import { createHash, timingSafeEqual } from 'node:crypto';
 import type { NextFunction, Request, Response } from 'express';
 import { Problem } from '../problem/problem.ts';
 
+/** Set once the key was given in the address, so that the key does not stay in the history of the browser. */
 const COOKIE = 'nimble_lever_access';
+/** Browsers keep none for longer than 400 days, whatever is asked (RFC 6265bis, 5.5). */
 const YEAR_MS = 365 * 24 * 3600 * 1000;
 
 /** Who may come in: everybody on this computer, or only who has the key. */
@@ -52,5 +54,6 @@ export class Access {
   }
 }
 
+/** What is said without the key. It tells where the key is, and nothing else of the server. */
 const KEY_WORDS =
   'This server was started with ACCESS=key. Open the address that its start command printed; it holds the key.';

@@ -13,6 +13,7 @@ import type { Access } from './access.ts';
 import { answerProblems } from './answerProblems.ts';
 import { guard } from './guard.ts';
 
+/** What the application is made of, handed in so that tests can start it on a store of their own. */
 interface Parts {
   readonly config: Config;
   readonly store: StoreClient;

@@ -2,6 +2,10 @@ import type { IncomingMessage } from 'node:http';
 import type { NextFunction, Request, Response } from 'express';
 import { Problem } from '../problem/problem.ts';
 
+/**
+ * Names under which a browser on the same computer reaches a loopback server. Any other name in `Host` is how
+ * a strange page would reach it through DNS (DNS rebinding), and is refused.
+ */
 const LOOPBACK = ['localhost', '127.0.0.1', '[::1]'];
 
 /**
@@ -28,4 +32,5 @@ export function guard(furtherHosts: readonly string[]) {
   };
 }
 
+/** Said to whoever is refused. It names no rule, so that it helps a person and not a stranger. */
 const WORDS = 'This server answers only to its own pages, under its own address.';

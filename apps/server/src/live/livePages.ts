@@ -9,18 +9,27 @@ import { Problem, problemJson } from '../problem/problem.ts';
 import type { News } from '../worker/messages.ts';
 import type { StoreClient } from '../worker/storeClient.ts';
 
+/**
+ * A page that does not answer two of these is gone; proxies cut silent connections after a minute or more.
+ */
 const HEARTBEAT_MS = 30_000;
 /** A page that takes nothing in is let go when so much waits for it: bytes. It connects again and asks. */
 const MOST_WAITING = 8_000_000;
 /** Messages nobody expects are answered, up to so many; then the page is let go. */
 const MOST_UNEXPECTED = 20;
 
+/** What a page says in the address when it connects: which set-up, and what it has of it. */
 const querySchema = z.object({ setUp: idSchema, after: z.coerce.number().pipe(revisionSchema) });
+/** What the worker says a page has missed; null where it is more than is told at once. */
 const missedSchema = z.object({ to: revisionSchema, text: z.string().nullable() });
+/** The first message: a page of another version of the wire loads itself anew. */
 const HELLO = JSON.stringify({ kind: 'hello', version: WIRE_VERSION });
+/** Told to a page that missed more than is sent: it reads the set-up instead. */
 const BEHIND = JSON.stringify({ kind: 'behind' });
+/** A page only listens. One that talks is told so, and is closed if it goes on. */
 const REFUSED = JSON.stringify({ kind: 'refused', detail: 'The server expects no messages here.' });
 
+/** A connection and how far its page is. */
 interface LivePage {
   readonly socket: WebSocket;
   readonly setUp: string;

@@ -42,6 +42,7 @@ ${OPERATIONS.map(section).join('\n')}
 `;
 }
 
+/** One operation as a section of the page at `/api`. No script runs there: the page's policy allows none. */
 function section({ method, path, does, parameters, body, answer, problems }: Operation): string {
   const rows = [
     ...parameters.map(({ name, what }) => [name, what]),

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { API_SCHEMAS, type ApiSchema, OPERATIONS, type Operation } from './operations.ts';
 
+/** The part of an OpenAPI 3.1 document that we write (OpenAPI Specification 3.1.1, section 4.8). */
 interface OpenApi {
   readonly openapi: '3.1.1';
   readonly info: { readonly title: string; readonly version: string; readonly description: string };

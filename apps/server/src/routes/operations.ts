@@ -59,8 +59,11 @@ export interface Operation {
   readonly problems: Readonly<Record<number, string>>;
 }
 
+/** The set-up in the address of an operation. */
 const id: Parameter = { name: 'id', in: 'path', what: 'The set-up.', schema: z.string() };
+/** Whose edits are asked for. */
 const author = (what: string): Parameter => ({ name: 'author', in: 'query', what, schema: z.uuid() });
+/** A revision in the query; which one, `what` says. */
 const revision = (name: string, what: string): Parameter => ({
   name,
   in: 'query',
@@ -68,8 +71,11 @@ const revision = (name: string, what: string): Parameter => ({
   schema: revisionSchema,
 });
 
+/** Answers that every operation may give. */
 const OUTSIDE = { 403: 'Another page’s request, or the access key is missing.' };
+/** Given by every operation that needs the database; nothing is half done then. */
 const DATABASE = { 503: 'The database is away. Nothing was changed; try again.' };
+/** Further answers of the operations that read. */
 const READING = { ...OUTSIDE, 400: 'The address is not as it should be.', 404: 'There is no such set-up.' };
 
 /** Everything the server answers; what there is in `routes/` and not here does not pass the tests. */

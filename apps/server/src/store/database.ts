@@ -38,6 +38,7 @@ export async function inTransaction<Value>(
 /** Errors that say the database cannot be reached or does not work now, not that it refused something. */
 const AWAY =
   /^(ECONNREFUSED|ECONNRESET|EPIPE|ETIMEDOUT|ENOTFOUND|EHOSTUNREACH|57P0\d|57014|08\d{3}|53\d{3}|25006|XX\d{3}|58\d{3})$/;
+/** Errors without a code that mean the connection is gone: the driver tells these only in words. */
 const AWAY_WORDS = /timeout|Connection terminated|connection error|not queryable|Cannot use a pool after/i;
 
 /** Whether an error means that the database is away for now. */

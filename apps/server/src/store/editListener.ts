@@ -2,10 +2,15 @@ import pg from 'pg';
 import type { Logger } from 'pino';
 import { EDITS_CHANNEL } from './writeStatement.ts';
 
+/**
+ * After a connection is lost the listener tries again, at first at once, then ever more slowly: a database
+ * that starts again should not be asked a thousand times.
+ */
 const FIRST_RETRY_MS = 250;
 const LAST_RETRY_MS = 10_000;
 /** A connection that does not answer for so long is taken for lost. */
 const CHECK_MS = 20_000;
+/** A connection that takes longer is given up and tried again. */
 const LIMIT_MS = 5_000;
 
 /**

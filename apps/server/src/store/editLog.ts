@@ -20,7 +20,12 @@ export interface LogPage {
   readonly more: boolean;
 }
 
+/** The columns of an entry, as statements name them. */
 const COLUMNS = selected(EDITS.columns);
+/**
+ * How much an entry weighs on the wire, counted by the database so that large ones are not read to be
+ * counted.
+ */
 const BYTES = 'octet_length(edit::text) + octet_length(inverse::text)';
 
 /** Reads a page of rows in an order, stopping before they come to too many bytes. */

@@ -40,6 +40,10 @@ export function readSetup(name: string, rows: StoredRows): Setup {
   return new Reader(rows).setup(name);
 }
 
+/**
+ * Puts a set-up together from its rows. A row that cannot be read is set aside and told, and costs nothing
+ * else: one bad part must not keep a person from all the others.
+ */
 class Reader {
   readonly #unreadable: UnreadablePart[] = [];
   readonly #known = new Map<string, KnowsCommand>();
@@ -210,10 +214,12 @@ function inOrder(rows: readonly Row[]): readonly Row[] {
   return rows.toSorted((a, b) => Number(a.position) - Number(b.position));
 }
 
+/** The columns of a row that make an item. */
 function pick(row: Row, ...names: readonly string[]): Row {
   return Object.fromEntries(names.map((name) => [name, row[name]]));
 }
 
+/** A row without the columns that only say where it stands. */
 function without(...names: readonly string[]) {
   return (row: Row): Row => Object.fromEntries(Object.entries(row).filter(([name]) => !names.includes(name)));
 }

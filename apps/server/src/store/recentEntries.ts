@@ -2,6 +2,7 @@ import type { LogEntry } from '@nimble-lever/core/setup';
 
 /** How much is kept at hand: characters, entries. */
 const MOST_TEXT = 4_000_000;
+/** About a day's work of one person. Pages that were away for longer read the set-up instead. */
 const MOST_ENTRIES = 1000;
 
 /**

@@ -11,6 +11,7 @@ export interface TableChanges {
 /** What of each table an edit changed. */
 export type RowChanges = Readonly<Record<PartKind, TableChanges>>;
 
+/** What stands in a list, so that its place is part of its row. */
 type Listed = { readonly id: string };
 
 /**
@@ -73,10 +74,15 @@ function list<Item extends Listed>(
   for (const id of old.keys()) gone.push({ id });
 }
 
+/** A program's row: its commands stand in rows of their own. */
 function programRow({ id, name, rules }: Program, position: number): Row {
   return { id, position, name, nameKey: foldName(name), rules };
 }
 
+/**
+ * Rows of commands that an edit changed. Whole lists are compared by identity first: an edit changes one of
+ * two hundred.
+ */
 function commands(changes: TableChanges, before: Setup | null, after: Setup): void {
   const old = new Map(before?.programs.map((program) => [program.id, program.commands]));
   const own = (program: string | null) => (command: Setup['commonCommands'][number], position: number) => ({
@@ -92,6 +98,9 @@ function commands(changes: TableChanges, before: Setup | null, after: Setup): vo
   for (const left of old.values()) for (const { id } of left) changes.gone.push({ id });
 }
 
+/**
+ * Rows of profiles and bindings that an edit changed; a profile that is the same object has changed nothing.
+ */
 function profiles(changes: RowChanges, before: Setup['profiles'], after: Setup['profiles']): void {
   if (before === after) return;
   for (const profile of Object.values(after)) {
@@ -107,6 +116,7 @@ function profiles(changes: RowChanges, before: Setup['profiles'], after: Setup['
   }
 }
 
+/** A profile's row: its bindings stand in rows of their own. */
 function profileRow({ bindings: _bindings, ...row }: Profile): Row {
   return row;
 }
@@ -116,6 +126,10 @@ function sameOwn(a: Profile, b: Profile): boolean {
   return a.name === b.name && a.rules === b.rules && a.program === b.program && a.basedOn === b.basedOn;
 }
 
+/**
+ * Rows of bindings that an edit changed, found by comparing the two maps; thirty thousand take about a
+ * millisecond.
+ */
 function bindings(
   { gone, changed }: TableChanges,
   profile: string,
@@ -130,6 +144,7 @@ function bindings(
   for (const key in before) if (!Object.hasOwn(after, key)) gone.push(bindingKey(profile, key));
 }
 
+/** The primary key of a binding from its place in the document. */
 function bindingKey(profile: string, key: string): Row {
   const [layer, device, control, trigger] = key.split('/');
   return { profile, layer, device, control, trigger };

@@ -1,5 +1,8 @@
 import type { Setup } from '@nimble-lever/core/setup';
 
+/**
+ * The JSON of a set-up is made once a revision, however many pages ask for it; it goes when the set-up goes.
+ */
 const texts = new WeakMap<object, string>();
 
 /** JSON of an object, made once for as long as the object lives. */

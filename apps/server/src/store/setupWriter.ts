@@ -35,14 +35,17 @@ export interface Appended {
  */
 export type OnSaved = (setUp: string, from: number, to: number, texts: readonly string[]) => void;
 
+/** Edits that wait their turn. Those that wait together are written in one transaction. */
 interface Job {
   readonly entries: readonly Entry[];
   readonly done: (appended: Appended | null) => void;
   readonly failed: (error: unknown) => void;
 }
 
+/** What became of each entry that was sent, by its id. */
 type Outcomes = ReadonlyMap<string, EntryOutcome>;
 
+/** What one try to write led to. */
 interface Attempt {
   readonly outcomes: Outcomes;
   readonly written: readonly LogEntry[];

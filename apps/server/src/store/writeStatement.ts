@@ -69,6 +69,7 @@ function withoutSetUp({ columns }: Table) {
   return columns.filter(({ property }) => property !== 'setUp');
 }
 
+/** Column names as SQL; they come from our entities, never from a request. */
 const quoted = (columns: Table['columns']) => columns.map(({ name }) => `"${name}"`);
 
 /** Rows are handed over as JSON records: one parameter, however many they are. */

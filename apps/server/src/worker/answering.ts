@@ -15,8 +15,11 @@ import { setupText } from '../store/setupText.ts';
 import type { Appended, EntryOutcome } from '../store/setupWriter.ts';
 import type { Ask, Query } from './messages.ts';
 
+/** Ids of authors are compared as text, so upper case is folded. */
 const author = z.uuid().toLowerCase();
+/** Who reads: their own history is told with the set-up. */
 const readQuery = z.object({ author: author.optional() });
+/** Either what came after a revision, or what a person did before one. */
 const entriesQuery = z.union([
   z.strictObject({ after: z.coerce.number().pipe(revisionSchema) }),
   z.strictObject({ before: z.coerce.number().pipe(revisionSchema), author }),
@@ -111,6 +114,7 @@ async function nothing(store: SetupStore, id: string): Promise<Appended | null> 
   return stored && { outcomes: [], revision: stored.revision };
 }
 
+/** Bytes that are no UTF-8 are refused rather than read as something else. */
 const decoder = new TextDecoder('utf-8', { fatal: true });
 
 /** Bytes that are no JSON are the sender’s mistake, told as such. */

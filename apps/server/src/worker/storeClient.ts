@@ -8,8 +8,13 @@ export class UnusableDatabase extends Error {}
 
 /** How long an answer may take: longer than every limit in the worker. */
 const ANSWER_LIMIT_MS = 25_000;
+/**
+ * How long to wait before another worker takes the place of one that ended, so that one that ends at once
+ * does not keep a processor busy.
+ */
 const RESTART_MS = 500;
 
+/** A question under way. */
 interface Waiting {
   readonly answered: (answer: Answer) => void;
   readonly timer: NodeJS.Timeout;
@@ -107,6 +112,7 @@ export class StoreClient {
   }
 }
 
+/** A problem as an answer like any other (RFC 9457). */
 function problemAnswer(problem: Problem): Answer {
   return { status: problem.status, body: new TextEncoder().encode(problemJson(problem)) };
 }

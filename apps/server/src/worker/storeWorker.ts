@@ -16,9 +16,12 @@ import { unusableWords } from './unusable.ts';
  */
 const port = parentPort;
 if (!port) throw new Error('This runs as a worker only.');
+// The thread keeps the set-ups: a large one takes hundreds of milliseconds to read, in which the server would
+// answer nobody.
 const settings = workerData as WorkerSettings;
 const log = pino({ level: settings.logLevel });
 const encoder = new TextEncoder();
+/** Answers the server. Bytes are handed over rather than copied. */
 const say = (message: FromWorker, transfer: readonly Uint8Array[] = []) =>
   port.postMessage(
     message,
@@ -27,6 +30,7 @@ const say = (message: FromWorker, transfer: readonly Uint8Array[] = []) =>
 
 process.on('unhandledRejection', (error) => log.error({ err: error }, 'Something went wrong aside.'));
 
+// Nothing is served before the database can be used; otherwise the reason goes to the person who starts it.
 const opened = await open().catch((error: unknown) => {
   log.debug({ err: error }, 'The database could not be used.');
   say({ kind: 'unusable', words: unusableWords(error) });

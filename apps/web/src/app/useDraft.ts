@@ -1,5 +1,6 @@
 import { type ChangeEvent, type KeyboardEvent, useEffect, useRef, useState } from 'react';
 
+/** A pause in typing after which what was typed is kept; long enough to think of a word. */
 const PAUSE_MS = 900;
 
 /**

@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 
+/** How long a row stays lit: seen at a glance, gone before the next press as a rule. */
 const FLASH_MS = 450;
 
 /** What is lit now, and how to light it. */

@@ -11,9 +11,11 @@ import { WORDS } from './words.ts';
 
 const Row = styled('div')({ display: 'flex', flexWrap: 'wrap', gap: 6, alignItems: 'center', minHeight: 32 });
 
+/** A kind of action, and the actions of that kind. */
 type Kind = Action['kind'];
 type Of<Own extends Kind> = Extract<Action, { kind: Own }>;
 
+/** Kinds that are wholly said by the chooser or the shortcut field. */
 const WITHOUT: readonly Kind[] = ['shortcut', 'command', 'sequence'];
 
 /** Whether an action is no shortcut, so that other things than keys are asked of it. */
@@ -21,6 +23,7 @@ export function hasFields({ kind }: Action): boolean {
   return !WITHOUT.includes(kind);
 }
 
+/** The action of a cell or an item, with what the person may do to it. */
 interface Props {
   readonly target: ActionTarget;
   readonly action: Action;
@@ -95,6 +98,10 @@ export function ActionFields({ target, action, onEditRing }: Props) {
   }
 }
 
+/**
+ * Where a click goes: the pointer's place, or a corner of a window with a distance from it, so that windows
+ * of any size work.
+ */
 function ClickFields({ action, onChange }: { action: Of<'click'>; onChange: (action: Action) => void }) {
   const { at, count } = action;
   return (
@@ -131,6 +138,7 @@ function ClickFields({ action, onChange }: { action: Of<'click'>; onChange: (act
   );
 }
 
+/** For which device an action counts: the one it is on, or another. Null is "the one that is pressed". */
 function OfDevice({
   setup,
   action,
@@ -171,6 +179,10 @@ function OfDevice({
   );
 }
 
+/**
+ * A MIDI or OSC message with what the two ends of the control send (MIDI values are 0 to 127; OSC takes any
+ * number).
+ */
 function MessageFields({ message, onChange }: { message: Message; onChange: (message: Message) => void }) {
   const most = message.protocol === 'midi' ? 127 : 1e6;
   const ends = (['low', 'high'] as const).map((end) => (

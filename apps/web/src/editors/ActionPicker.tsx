@@ -9,6 +9,10 @@ import { LiveRecorder } from './LiveRecorder.tsx';
 import { TypedShortcut } from './TypedShortcut.tsx';
 import { WORDS } from './words.ts';
 
+/**
+ * One place where an action is chosen, recorded or typed; the dock, radial menus and what programs in the
+ * background hear use the same.
+ */
 interface Props {
   readonly target: ActionTarget;
   readonly recording: boolean;

@@ -16,6 +16,7 @@ const Option = styled('li')(({ theme: { vars } }) => ({
   '& kbd': { color: vars?.palette.text.primary },
 }));
 
+/** What is chosen goes to `target`, as one edit. */
 interface Props {
   readonly target: ActionTarget;
   readonly inputRef?: RefObject<HTMLInputElement | null>;

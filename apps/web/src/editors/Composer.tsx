@@ -33,12 +33,14 @@ const Body = styled('div')(({ theme: { vars } }) => ({
 const Line = styled('div')({ display: 'flex', gap: 10, alignItems: 'center', minHeight: 32 });
 const Found = styled('div')({ flex: 1, maxWidth: 740, display: 'flex', flexWrap: 'wrap', gap: 6 });
 
+/** A shortcut put together from keys on screen, for those that the browser or the system keeps to itself. */
 interface Props {
   readonly open: boolean;
   readonly onUse: (notation: string) => void;
   readonly onClose: () => void;
 }
 
+/** Nothing is on yet. */
 const EMPTY: Shortcut = { ...BARE, code: null };
 
 /** Keys beside those of the drawn keyboard, by kind. */

@@ -24,8 +24,10 @@ const Swatch = styled('button')<{ ownerState: { colour: (typeof FACE_COLOURS)[nu
   }),
 );
 
+/** What a control shows by itself: the name of what it does. */
 const NO_FACE: Face = { label: null, icon: null, colour: null };
 
+/** A face as it is set, and how it changes. */
 interface Props {
   readonly face: Face | null;
   /** What is shown where there is no label. */

@@ -4,6 +4,7 @@ import { Keyboard } from 'lucide-react';
 import { FACE_ICONS } from '../pieces/faceIcons.ts';
 import { WORDS } from './words.ts';
 
+/** An icon by its name in the list of faces; null for none. */
 interface Props {
   readonly icon: string | null;
   readonly disabled?: boolean;

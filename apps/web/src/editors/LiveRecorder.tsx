@@ -31,6 +31,7 @@ const Recorder = styled('div')(({ theme: { vars } }) => ({
   '& kbd': { color: vars?.palette.text.primary },
 }));
 
+/** What becomes of keys that are pressed while the recorder listens. */
 interface Props {
   /** Takes a shortcut in our notation, steps parted by commas; gives the name of the command that has it. */
   readonly onTaken: (notation: string) => string | null;

@@ -31,6 +31,7 @@ import { RadialRing } from '../pieces/RadialRing.tsx';
 import { RingItemFields } from './RingItemFields.tsx';
 import { WORDS } from './words.ts';
 
+/** Wide enough for eight items with labels of two lines. */
 const SIZE = 300;
 
 const Body = styled('div')(({ theme: { vars } }) => ({
@@ -48,6 +49,7 @@ const Body = styled('div')(({ theme: { vars } }) => ({
   '& footer': { gridColumn: '1 / -1', display: 'flex', justifyContent: 'space-between', gap: 8 },
 }));
 
+/** A menu by its id; it may be gone when another page removes it. */
 interface Props {
   readonly menu: string;
   /** Goes on to another ring, one that an item opens. */
@@ -66,10 +68,14 @@ export function RingEditor({ menu: id, onMenu, onClose }: Props) {
   );
 }
 
+/** The menu itself. */
 interface RingProps extends Pick<Props, 'onMenu' | 'onClose'> {
   readonly menu: RadialMenu;
 }
 
+/**
+ * The menu as it will open, each item in its place; arrows go round it, dragging puts items in another order.
+ */
 function Ring({ menu, onMenu, onClose }: RingProps) {
   const dispatch = useAppDispatch();
   const setup = useAppSelector(selectSetup);

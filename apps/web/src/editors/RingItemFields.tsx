@@ -12,6 +12,7 @@ import { WORDS } from './words.ts';
 
 const Row = styled('div')({ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 8, alignItems: 'start' });
 
+/** One item of the menu, edited as a whole: it has no address of its own smaller than that. */
 interface Props {
   /** Stands for the item. */
   readonly place: string;

@@ -28,8 +28,10 @@ const Line = styled('div')(({ theme: { vars } }) => ({
   '& .MuiOutlinedInput-root': { minHeight: 28, height: 28, fontSize: 12 },
 }));
 
+/** Only something that sends can be sent in different ways. */
 type Acts = Extract<Behaviour, { kind: 'action' }>;
 
+/** What decides which fields are shown: a turn has no press style, a guard no place on a release. */
 interface Props {
   readonly setup: Setup;
   readonly behaviour: Behaviour | null;

@@ -3,8 +3,10 @@ import type { Action } from '@nimble-lever/core/setup';
 import { useDraft } from '../app/useDraft.ts';
 import { WORDS } from './words.ts';
 
+/** Text that is typed by the keyboard of the computer that receives it. */
 type Text = Extract<Action, { kind: 'text' }>;
 
+/** A text, and what it must be like. */
 interface Props {
   readonly action: Text;
   readonly label?: string;

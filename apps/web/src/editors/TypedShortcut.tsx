@@ -29,6 +29,10 @@ const Warning = styled('p')(({ theme: { vars } }) => ({
   '& span': { overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' },
 }));
 
+/**
+ * The field in which a shortcut can be typed by its name, for those who know it and those who cannot press
+ * it.
+ */
 interface Props {
   readonly target: ActionTarget;
   /** What stands in the empty field. */

@@ -44,6 +44,10 @@ export function actionChoices({
   ];
 }
 
+/**
+ * Actions that are no command of a program. One of each, to be changed afterwards; layers, macros and menus
+ * by their names.
+ */
 function otherActions(setup: Setup): readonly Action[] {
   const layers = setup.layers.filter(({ id }) => id !== BASE_LAYER);
   return [
@@ -72,6 +76,7 @@ function otherActions(setup: Setup): readonly Action[] {
   ];
 }
 
+/** An action of the list as the chooser shows it. */
 function otherChoice(setup: Setup, profile: Profile, action: Action): ActionChoice {
   const { name, shortcut } = describeAction(setup, profile, action);
   const called =

@@ -1,6 +1,7 @@
 import MenuItem from '@mui/material/MenuItem';
 import Select from '@mui/material/Select';
 
+/** One of a few values, each with its name. */
 interface Props<Value extends string> {
   readonly label: string;
   readonly value: Value;

@@ -30,6 +30,7 @@ const Box = styled('div')(({ theme: { vars } }) => ({
   '--chart-soft': vars?.palette.text.secondary,
 }));
 
+/** A curve with its axes; in words too, as a canvas tells a screen reader nothing. */
 interface Props {
   /** What is drawn, in words. */
   readonly label: string;

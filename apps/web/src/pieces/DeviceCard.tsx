@@ -24,6 +24,7 @@ const Card = styled('div')(({ theme: { vars } }) => ({
   '& .drawing': { flex: 1, minHeight: 0, paddingTop: 4 },
 }));
 
+/** A device as it stands in the rig and in the tray. */
 interface Props {
   readonly name: string;
   /** A few words at the right: how many controls, or what it did last. */

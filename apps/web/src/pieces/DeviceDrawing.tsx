@@ -15,6 +15,7 @@ export interface DeviceHandlers {
   onMove?: (dx: number, dy: number) => void;
 }
 
+/** A device drawn to scale, and how it is at the moment. */
 interface Props extends DeviceHandlers {
   readonly device: Device;
   /** Controls that are down or were just used. */
@@ -73,6 +74,7 @@ export function DeviceDrawing({ device, lit, selected, angles, values, hint, ...
   );
 }
 
+/** One control of the drawing, with its own part of how the device is. */
 interface MarkProps extends DeviceHandlers {
   readonly control: Control;
   readonly label: string;
@@ -82,6 +84,9 @@ interface MarkProps extends DeviceHandlers {
   readonly value: number;
 }
 
+/**
+ * A control that can be pressed, turned, pushed and moved by pointer and by keys; one focus stop, whatever it can do.
+ */
 function ControlMark(props: MarkProps) {
   const { control, label, lit, selected, angle, value, onDown, onUp, onTurn, onPosition, onMove } = props;
   const element = useRef<SVGGElement>(null);
@@ -229,6 +234,10 @@ function SliderMark({ shape, value }: { readonly shape: Shape; readonly value: n
   return <rect className="mark" x={x} y={y} rx={1} {...size} />;
 }
 
+/**
+ * The outline of a control. `reach` makes it larger all round, so that small ones are targets of 24 pixels (WCAG 2.2,
+ * 2.5.8).
+ */
 function ShapeMark({
   shape,
   className,

@@ -15,6 +15,7 @@ import {
 import { useContext } from 'react';
 import { KeyboardContext } from './keyboard.ts';
 
+/** The width of a plain key in the drawing's own units; other keys are multiples of it, as keyboards have them. */
 const UNIT = 40;
 
 const Board = styled('div')({ display: 'flex', gap: 14, alignItems: 'flex-end' });
@@ -56,6 +57,7 @@ function shortLegend({ code, width }: DrawnKey, platform: Platform, legend: stri
   return bare.length > 7 * width ? legendOf(code) : bare;
 }
 
+/** A keyboard as drawn: shown, or to be pressed. */
 interface Props {
   /** Keys that are on. */
   readonly pressed: ReadonlySet<string>;

@@ -26,6 +26,7 @@ const Key = styled('div')<{ ownerState: { colour: (typeof FACE_COLOURS)[number];
   }),
 );
 
+/** What a key of the drawing shows on itself. */
 interface Props {
   readonly label: string;
   readonly icon: string | null;

@@ -2,6 +2,7 @@ import InputAdornment from '@mui/material/InputAdornment';
 import OutlinedInput from '@mui/material/OutlinedInput';
 import { useState } from 'react';
 
+/** A number within its bounds, which the field itself keeps: a wrong one is told and goes back when it is left. */
 interface Props {
   readonly label: string;
   readonly value: number;

@@ -5,6 +5,7 @@ import { FACE_ICONS } from './faceIcons.ts';
 
 /** The ring's inner and outer radius, and where its labels sit, as parts of half its size. */
 const INNER = 0.2;
+/** Of half the menu's width: where its items end, and where their labels stand. */
 const OUTER = 0.97;
 const LABELS = 0.63;
 
@@ -42,6 +43,7 @@ const Box = styled('div')(({ theme: { vars } }) => ({
   '& button[aria-pressed=true]': { outline: `2px solid ${vars?.palette.text.primary}` },
 }));
 
+/** A radial menu as it opens: the same piece shows it in Rehearse and while it is made. */
 interface Props {
   readonly items: readonly RadialItem[];
   readonly highlighted: number | null;
@@ -54,6 +56,7 @@ interface Props {
   readonly wrap?: (item: number) => ItemDrag;
 }
 
+/** How an item takes part in dragging. */
 interface ItemDrag {
   readonly ref: (node: HTMLElement | null) => void;
   readonly listeners: DOMAttributes<HTMLElement>;
@@ -63,6 +66,7 @@ interface ItemDrag {
   readonly lit: boolean;
 }
 
+/** An item that cannot be dragged. */
 const STILL: ItemDrag = { ref: () => undefined, listeners: {}, shift: null, lit: false };
 
 /** A radial menu: up to eight items in equal sectors, the first at the top, then clockwise. */
@@ -100,6 +104,7 @@ export function RadialRing({ items, highlighted, selected = null, size, onItem, 
   );
 }
 
+/** One item, as a slice of the circle with its label. */
 interface ItemProps {
   readonly item: RadialItem;
   readonly at: number;
@@ -111,8 +116,10 @@ interface ItemProps {
   readonly useDrag?: (item: number) => ItemDrag;
 }
 
+/** The hook for menus whose items stay where they are. */
 const useStill = () => STILL;
 
+/** An item at its place on the circle, counted clockwise from the top. */
 function Item({ item, at, count, half, on, pressed, onItem, useDrag = useStill }: ItemProps) {
   const { ref, listeners, shift, lit } = useDrag(at);
   const angle = (at / count) * 2 * Math.PI;

@@ -30,6 +30,7 @@ export function placeByKey(control: Control, at: number, key: string): number | 
   return Math.max(0, Math.min(1, Math.round((at + direction * SLIDER_STEP) * 100) / 100));
 }
 
+/** A value kept between a negative and a positive end. */
 function within(value: number, most: number): number {
   return Math.max(-most, Math.min(most, value));
 }

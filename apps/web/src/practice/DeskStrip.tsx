@@ -32,6 +32,7 @@ const Strip = styled('div')(({ theme: { vars } }) => ({
   '& .state.layer': { color: vars?.palette.tokens.layer, backgroundColor: vars?.palette.tokens.layerTint },
 }));
 
+/** Whether real devices are heard beside the drawn ones. */
 interface Props {
   readonly ownDevices: boolean;
   readonly onOwnDevices: (on: boolean) => void;

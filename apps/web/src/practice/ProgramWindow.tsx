@@ -49,6 +49,7 @@ const Body = styled('div')({
   '&:focus-visible': { outlineOffset: -3 },
 });
 
+/** A window of the practice desk: where it is, and whether it is seen and has the keys. */
 interface Props {
   readonly window: DeskWindow & { readonly id: PracticeProgram };
   readonly place: Readonly<Record<'left' | 'top' | 'width' | 'height', string>>;

@@ -14,6 +14,7 @@ const Line = styled('p')(({ theme: { vars } }) => ({
   '& b.command': { color: vars?.palette.tokens.accent },
 }));
 
+/** What a program says of itself, so that a person sees at once what a press did. */
 interface Props {
   readonly facts: readonly (readonly [name: string, value: string])[];
   readonly lastCommand: string | null;

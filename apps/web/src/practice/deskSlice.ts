@@ -9,6 +9,7 @@ export interface DeskWindow extends FrontWindow {
   readonly name: string;
 }
 
+/** A window as the desk tells of it; names of classes and executables are those of the practice programs. */
 const deskWindow = (id: string, name: string, document: string): DeskWindow => ({
   id,
   name,
@@ -27,6 +28,7 @@ export const DESK_WINDOWS: readonly DeskWindow[] = [
   deskWindow('fernway', 'Fernway', 'herons of the salt marsh'),
   deskWindow('tin-can', 'Tin Can', 'workshop'),
 ];
+/** Two programs, one before the other: the first thing to be seen is that the profile follows the front. */
 const OPEN_FIRST: readonly string[] = ['brindle', 'larkframe'];
 
 /** How far one press of a volume key goes, in points of 100. Common practice, no source. */
@@ -51,6 +53,7 @@ export interface DeskState {
   readonly elsewhere: Readonly<Record<string, readonly string[]>>;
 }
 
+/** The desk as it is found. */
 const initialState: DeskState = {
   order: OPEN_FIRST,
   active: OPEN_FIRST.at(-1) ?? null,
@@ -91,6 +94,7 @@ const slice = createSlice({
 });
 
 export const { windowRaised, pointerMoved, deskShown, heardElsewhere, volumeKey } = slice.actions;
+/** The desk's part of the store. */
 export const deskReducer = slice.reducer;
 
 declare module '../app/store.ts' {

@@ -9,12 +9,15 @@ interface Pointed {
   readonly place: { readonly clientX: number; readonly clientY: number };
 }
 
+/** Marks the part of the page that is the desk's screen. */
 const SURFACE = '[data-desk-surface]';
 
+/** The desk's screen on the page; null while Rehearse is not shown. */
 function surfaceBox(): DOMRect | null {
   return document.querySelector(SURFACE)?.getBoundingClientRect() ?? null;
 }
 
+/** The part of a window in which the pointer does something: a canvas rather than the frame around it. */
 function mainOf(window: Element): Element {
   return window.querySelector('[data-pointer]') ?? window;
 }

@@ -11,12 +11,17 @@ import { placeIn, pointedAt } from './pointing.ts';
 import { WHEEL_PX } from './wheelPx.ts';
 import { WORDS } from './words.ts';
 
+/**
+ * Media keys that the desk itself obeys, whichever program is in front (usages E9, EA and E2 of the consumer page,
+ * HID Usage Tables).
+ */
 const VOLUME_KEYS: Readonly<Record<string, 'up' | 'down' | 'mute'>> = {
   AudioVolumeUp: 'up',
   AudioVolumeDown: 'down',
   AudioVolumeMute: 'mute',
 };
 
+/** Strokes of one kind. */
 type OfKind<Kind extends Stroke['kind']> = Extract<Stroke, { kind: Kind }>;
 
 /**

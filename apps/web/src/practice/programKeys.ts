@@ -38,6 +38,7 @@ export const keyLeft =
     if (state) dispatch(programChanged({ program, state: state[program] }));
   };
 
+/** What a real keyboard sends, as a shortcut; null for modifiers alone and keys that no table knows. */
 function shortcutOf({ code, ctrlKey, shiftKey, altKey, metaKey }: KeyboardEvent): string | null {
   if (!KEY_BY_CODE.has(code) || modifierOf(code) !== null) return null;
   return formatShortcut({ ...BARE, ctrl: ctrlKey, shift: shiftKey, alt: altKey, meta: metaKey, code });

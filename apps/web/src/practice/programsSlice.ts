@@ -2,6 +2,7 @@ import { createSlice, type PayloadAction, type WithSlice } from '@reduxjs/toolki
 import { rootReducer, useAppSelector } from '../app/store.ts';
 import { type PracticeProgram, type ProgramStates, STAND_INS, standInOf } from './programs/standIns.ts';
 
+/** A command that ran in a practice program, with what the program said. */
 interface RanCommand {
   readonly state: ProgramStates;
   readonly name: string;
@@ -30,6 +31,7 @@ export function endShortcut(
   return command?.release ? { ...state, [program]: command.release(state[program]) } : null;
 }
 
+/** Every program as it starts. */
 const initialState = Object.fromEntries(
   Object.entries(STAND_INS).map(([id, { initial }]) => [id, initial]),
 ) as unknown as ProgramStates;
@@ -49,6 +51,7 @@ const slice = createSlice({
 });
 
 export const { programChanged } = slice.actions;
+/** The practice programs' part of the store. */
 export const programsReducer = slice.reducer;
 
 declare module '../app/store.ts' {

@@ -4,6 +4,7 @@ interface Asked {
   readonly ms: number | null;
 }
 
+/** What will be told when its time has come, by its id. */
 const timeouts = new Map<number, ReturnType<typeof setTimeout>>();
 
 addEventListener('message', ({ data: { id, ms } }: MessageEvent<Asked>) => {

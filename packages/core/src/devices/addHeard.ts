@@ -7,6 +7,9 @@ import { shapeBox } from './shapeBox.ts';
 
 /** Controls that are added stand in a row below the others: millimetres. */
 const SIZE = 18;
+/**
+ * Millimetres between keys that were heard, and around them: they are drawn in a row, as nobody knows where they are.
+ */
 const GAP = 4;
 const MARGIN = 6;
 

@@ -14,8 +14,12 @@ import { twelvePad } from './twelvePad.ts';
 import { voice } from './voice.ts';
 import { wallPanel } from './wallPanel.ts';
 
+/** What the voice of the demo hears, so that there is something to say. */
 const PHRASES = ['Next shot', 'Take it', 'Undo that', 'Quiet please'];
 
+/**
+ * One maker a model. A device is made with an id of its own, so that two of the same model can stand side by side.
+ */
 const MAKERS: Readonly<Record<string, (id: string) => Device>> = {
   'pocket-mouse': pocketMouse,
   'desk-mouse': deskMouse,

@@ -49,6 +49,7 @@ export const rotorSchema = z.discriminatedUnion('kind', [
     speedUp: speedUpSchema.default(null),
   }),
 ]);
+/** How a control turns, in degrees or in rates. */
 export type Rotor = z.infer<typeof rotorSchema>;
 
 /** A ring that springs back: steps per second at each position from the first one on. */
@@ -109,6 +110,7 @@ export const controlSchema = z.strictObject({
   /** What a computer hears when the real control is used, for instance `key/F13`; see `Heard`. */
   heardAs: z.array(heardIdSchema).max(8).default([]),
 });
+/** A control of a device: what it can do, where it is drawn, and what it does by itself. */
 export type Control = z.infer<typeof controlSchema>;
 
 /** A control with nothing but what is given. */

@@ -4,6 +4,7 @@ import { mouseButton, pointerButton, scrollWheel } from './mouseParts.ts';
 import { USUAL_SETTINGS } from './settings.ts';
 import type { Shape } from './shape.ts';
 
+/** Wheels that tilt send a horizontal tick, as mice with such a wheel do (HID Usage Tables, AC Pan). */
 const sideways = (ticks: number) => ({ kind: 'wheel', ticks, axis: 'horizontal' }) as const;
 
 /** A large mouse: a wheel that tilts, a second wheel under the thumb, three thumb buttons. */

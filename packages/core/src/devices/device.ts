@@ -17,6 +17,7 @@ export const DEVICE_KINDS = [
   'voice',
 ] as const;
 
+/** A kind of device, by which the rig groups and draws it. */
 export type DeviceKind = (typeof DEVICE_KINDS)[number];
 
 /** Every kind of device in a row: whether it moves the pointer, whether it is spoken to. */
@@ -46,6 +47,7 @@ export const memorySchema = z.strictObject({
   slots: z.number().int().min(1).max(8),
   slotBytes: z.number().int().min(16).max(4096),
 });
+/** What a device keeps inside itself; null for most. */
 export type DeviceMemory = z.infer<typeof memorySchema>;
 
 /** A device of the rig: what it is called, what it looks like (millimetres) and its controls. */
@@ -71,8 +73,10 @@ export const deviceSchema = z.strictObject({
   battery: z.boolean().default(false),
   memory: memorySchema.nullable().default(null),
 });
+/** A device of the rig. */
 export type Device = z.infer<typeof deviceSchema>;
 
+/** What a device cannot be without; the rest has a usual value. */
 type Needed = 'id' | 'name' | 'kind' | 'width' | 'height' | 'controls';
 
 /** A device with nothing but what is given. */

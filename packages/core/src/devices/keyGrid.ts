@@ -1,5 +1,6 @@
 import { type Control, controlOf } from './control.ts';
 
+/** Keys in rows and columns. */
 interface Grid {
   readonly count: number;
   readonly columns: number;

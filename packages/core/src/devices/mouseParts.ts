@@ -1,6 +1,7 @@
 import { type Control, controlOf } from './control.ts';
 import type { Shape } from './shape.ts';
 
+/** What a button does by itself. */
 type Press = NonNullable<Control['native']['press']>;
 
 /** A button of a mouse; `press` is what it does by itself, if anything. */

@@ -30,11 +30,13 @@ export function lineSchema(most: number) {
     });
 }
 
+/** Characters as a person counts them, not code units: a name must not end in half a letter. */
 const NAME_LENGTH = 60;
 
 /** What people call a thing. */
 export const nameSchema = lineSchema(NAME_LENGTH);
 
+/** Splits text where a person would (Unicode Standard Annex 29). */
 const graphemes = new Intl.Segmenter('en', { granularity: 'grapheme' });
 
 /**

@@ -2,6 +2,7 @@ import { type Control, controlOf } from './control.ts';
 import { type Device, deviceOf } from './device.ts';
 import { USUAL_SETTINGS } from './settings.ts';
 
+/** A key at the side of the tablet, by its place from the top. */
 const sideKey = (index: number): Control =>
   controlOf({
     id: `side-${index + 1}`,
@@ -18,6 +19,7 @@ const sideKey = (index: number): Control =>
     canPress: true,
   });
 
+/** A switch on the pen. It does by itself what the mouse's button of that number does. */
 const penSwitch = (id: string, name: string, y: number, button: number): Control =>
   controlOf({
     id,

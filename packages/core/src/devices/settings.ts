@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { nameSchema } from './names.ts';
 import { because } from './valueProblem.ts';
 
+/** Shorter than 20 ms nobody can press, longer than 5 s nobody waits: common practice, no source. */
 const milliseconds = z.number().min(20).max(5000);
 
 /** See `Acceleration`. */
@@ -23,6 +24,7 @@ export const wheelSettingsSchema = z.strictObject({
   /** Whether the page follows the finger, rather than the view. */
   reversed: z.boolean(),
 });
+/** What a notch of a wheel sends. */
 export type WheelSettings = z.infer<typeof wheelSettingsSchema>;
 /** A wheel as it comes. */
 export const USUAL_WHEEL: WheelSettings = { lines: 1, free: false, reversed: false };
@@ -55,6 +57,7 @@ export const deviceSettingsSchema = z.strictObject({
   /** At this charge and below its battery is low: percent. */
   batteryWarning: z.number().int().min(1).max(90).default(15),
 });
+/** How a device is tuned. */
 export type DeviceSettings = z.infer<typeof deviceSettingsSchema>;
 
 /** The settings a device comes with. */

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { because } from './valueProblem.ts';
 
+/** Places and lengths in millimetres; two metres are more than any desk has. */
 const mm = z.number().min(-2000).max(2000);
 const length = z.number().positive().max(2000);
 
@@ -23,4 +24,5 @@ export const shapeSchema = z.discriminatedUnion('kind', [
       .regex(/^[MmLlHhVvCcSsQqTtAaZz0-9 ,.-]+$/, because('shape-path')),
   }),
 ]);
+/** Where a control is on its device, and what it looks like. */
 export type Shape = z.infer<typeof shapeSchema>;

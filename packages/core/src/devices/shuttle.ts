@@ -1,6 +1,7 @@
 import { type Control, controlOf, USUAL_RATES } from './control.ts';
 import { type Device, deviceOf } from './device.ts';
 
+/** One of the keys above the ring. */
 const keyAt = (index: number): Control =>
   controlOf({
     id: `key-${index + 1}`,

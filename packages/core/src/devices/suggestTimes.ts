@@ -12,11 +12,13 @@ export interface Suggestion {
   readonly nudgeDistance: number | null;
 }
 
+/** Fewer presses say nothing about a hand. */
 const LEAST_PRESSES = 3;
 /** A pause longer than this parts two presses that were not meant as one double press: milliseconds. */
 const PAIR_MS = 700;
 /** A press longer than this was meant as a hold, and one that moved further as a nudge. */
 const SHORT_MS = 450;
+/** Pixels: a press that moved farther was a drag. */
 const STILL_PX = 40;
 
 /**

@@ -1,6 +1,7 @@
 import { controlOf } from './control.ts';
 import { type Device, deviceOf } from './device.ts';
 
+/** Pedals from left to right; the middle one lies higher, for the ball of the foot. */
 const PEDALS = [
   ['left', 'Left pedal', 4, 26],
   ['middle', 'Middle pedal', 74, 14],

@@ -25,6 +25,7 @@ export const TRIGGERS = [
   'slide-down',
   'phrase',
 ] as const;
+/** A trigger by its name in files. */
 export const triggerSchema = z.enum(TRIGGERS);
 export type Trigger = z.infer<typeof triggerSchema>;
 
@@ -40,12 +41,14 @@ export type Way =
   | 'slide-step'
   | 'phrase';
 
+/** What must be said of every trigger. */
 interface TriggerKind {
   readonly way: Way;
   /** Whether it has a down and an up, so that something can be held; a turn, say, only steps. */
   readonly isPressed: boolean;
 }
 
+/** A trigger that goes down and comes up, and one that only steps. */
 const pressed = (way: Way): TriggerKind => ({ way, isPressed: true });
 const stepped = (way: Way): TriggerKind => ({ way, isPressed: false });
 

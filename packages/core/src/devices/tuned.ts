@@ -2,6 +2,7 @@ import type { Control, NativeOutput, Rotor } from './control.ts';
 import type { DeviceSettings } from './settings.ts';
 import type { Trigger } from './trigger.ts';
 
+/** Numbers of mouse buttons (UI Events, `MouseEvent.button`). */
 const LEFT = 0;
 const RIGHT = 2;
 

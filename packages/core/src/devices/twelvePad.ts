@@ -2,6 +2,7 @@ import { type Control, controlOf } from './control.ts';
 import { type Device, deviceOf } from './device.ts';
 import { keyGrid } from './keyGrid.ts';
 
+/** A knob beside the keys: it turns in steps and can be pressed. */
 const knobAt = (id: string, name: string, cy: number): Control =>
   controlOf({
     id,

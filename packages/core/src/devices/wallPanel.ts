@@ -2,6 +2,7 @@ import { type Control, controlOf } from './control.ts';
 import { type Device, deviceOf } from './device.ts';
 import { keyGrid } from './keyGrid.ts';
 
+/** A fader, whose value is told from 0 to 1 whatever its length. */
 const faderAt = (index: number): Control =>
   controlOf({
     id: `fader-${index + 1}`,

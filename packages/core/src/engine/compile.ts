@@ -15,6 +15,7 @@ import type { Sending } from './effect.ts';
 import { foldPhrase } from './foldPhrase.ts';
 import type { ResolvedUse } from './state.ts';
 
+/** A profile made ready: what an event needs, found by one lookup. */
 interface CompiledProfile {
   readonly source: Profile;
   readonly commandsOf: Program['commands'] | null;
@@ -99,6 +100,7 @@ export function compile(setup: Setup, previous: Compiled | null = null): Compile
   };
 }
 
+/** A list as a map from its ids. */
 function byId<Item extends { readonly id: string }, Made>(list: readonly Item[], make: (item: Item) => Made) {
   return new Map(list.map((item) => [item.id, make(item)]));
 }
@@ -139,6 +141,7 @@ function phrasesOf(controls: Compiled['controls']): Compiled['phrases'] {
   return phrases;
 }
 
+/** The place of each trigger in the bits of `uses`. There are fewer than 32. */
 const PLACES = new Map(TRIGGERS.map((trigger, i) => [trigger, i]));
 
 /** A trigger's place in `TRIGGERS`. */

@@ -10,6 +10,7 @@ import {
 } from '../setup/index.ts';
 import type { Effect, Sending } from './effect.ts';
 
+/** What an effect has that is not sent to a program: it follows the control, for whoever is in front. */
 const PLAIN = { style: 'follow', repeat: USUAL_REPEAT, guard: null, programs: [null], focus: false } as const;
 
 /** An effect that follows its control, for the program in front. */

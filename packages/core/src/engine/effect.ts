@@ -1,5 +1,6 @@
 import type { Action, Guard, Message, Place, PressStyle, Repeat } from '../setup/index.ts';
 
+/** Actions that need no preparing; the others are compiled into keys, buttons and ticks. */
 type Kept = Extract<
   Action,
   { kind: 'layer' | 'page' | 'profile' | 'speed' | 'computer' | 'program' | 'radial' | 'macro' }

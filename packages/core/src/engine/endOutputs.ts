@@ -12,6 +12,7 @@ import { withEntry, without } from './record.ts';
 import type { Held, Hold, PressedTurn, PressedTurns, Using, Waiting } from './state.ts';
 import type { StepContext } from './stepContext.ts';
 
+/** Which outputs end. */
 type Which = (using: Using) => boolean;
 
 /** What is ended. */

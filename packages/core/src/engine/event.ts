@@ -4,7 +4,9 @@ import { frontWindowSchema } from '../resolve/index.ts';
 
 /** Milliseconds; fractions allowed. */
 const t = z.number().min(0).max(Number.MAX_SAFE_INTEGER);
+/** What every event of a control has. */
 const control = { t, device: idSchema, control: idSchema };
+/** Of the pointer, since the last movement. */
 const pixels = z.number().min(-100_000).max(100_000);
 
 /** One thing that happened, with its time. Time that goes back is taken as the newest time known. */
@@ -41,6 +43,7 @@ export const engineEventSchema = z.discriminatedUnion('kind', [
     slept: z.number().min(0).optional(),
   }),
 ]);
+/** Something that happens to the engine, with its moment in milliseconds. */
 export type EngineEvent = z.infer<typeof engineEventSchema>;
 
 /** An event of one kind. */

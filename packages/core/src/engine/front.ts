@@ -9,7 +9,9 @@ import { closeMenu } from './radial.ts';
 import type { EngineState, Using } from './state.ts';
 import type { StepContext } from './stepContext.ts';
 
+/** That a profile was decided, with every candidate and why it was not taken. */
 type Decided = Extract<Outcome, { kind: 'profile-decided' }>;
+/** What a change of the front changes in the state. */
 type Changed = Partial<Pick<EngineState, 'front' | 'pinned'>>;
 
 /**

@@ -31,6 +31,7 @@ export function holding(
   return { using, holds, serial, since, silent: false, turned: false, turns, later, guarded: null };
 }
 
+/** The same empty list, so that states without holds are equal by identity. */
 const NOTHING: Held['holds'] = [];
 
 /** Notes a control as down and decided. */

@@ -50,6 +50,7 @@ function countDown(context: StepContext, key: string): boolean {
   return count === 1;
 }
 
+/** The modifiers' keys, in the order in which they go down. */
 const MODIFIER_CODES = [...MODIFIER_KEYS.keys()];
 
 /** Whether anything holds it. */

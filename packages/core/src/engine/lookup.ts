@@ -5,6 +5,7 @@ import { type CompiledControl, chainFor, controlAt, triggerIndex, usesOf } from 
 import type { ResolvedUse, Using } from './state.ts';
 import type { StepContext } from './stepContext.ts';
 
+/** The layer that is always on. */
 const BASE_ONLY: readonly string[] = [BASE_LAYER];
 
 /** The layers a device is looked up in, from the top down: those that are on, its page, the base layer. */

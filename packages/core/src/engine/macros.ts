@@ -121,6 +121,7 @@ function setRunning(context: StepContext, running: Running): void {
   context.state.running = withEntry(context.state.running, running.macro, running);
 }
 
+/** Finds what a macro holds, so that a step that lets go ends that and nothing else. */
 const isKey = (code: string) => (hold: PlainHold) => hold.kind === 'key' && hold.code === code;
 const isButton = (button: number) => (hold: PlainHold) => hold.kind === 'button' && hold.button === button;
 

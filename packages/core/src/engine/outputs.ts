@@ -11,6 +11,7 @@ import type { Destination, Hold, Using } from './state.ts';
 import { type StepContext, send } from './stepContext.ts';
 import { messageValue } from './stroke.ts';
 
+/** Effects of one kind. */
 type EffectOf<Kind extends Effect['kind']> = Extract<Effect, { kind: Kind }>;
 
 /** Starts what is sent: keys and buttons go down and stay; what has no length happens once. */
@@ -43,6 +44,7 @@ export function begin(context: StepContext, sending: Sending, using: Using): rea
   }
 }
 
+/** An effect that holds nothing. */
 const NOTHING: readonly Hold[] = [];
 
 /** Sends to one program; gives what is held of it. */

@@ -13,6 +13,7 @@ import type { Held, PressedTurn, PressedTurns, ResolvedUse, Waiting } from './st
 import type { StepContext } from './stepContext.ts';
 import { sendShort, start } from './styles.ts';
 
+/** Turns while the control is pressed, and the four nudges, each in the order in which they are looked up. */
 const TURNS = ['pressed-clockwise', 'pressed-anticlockwise'] as const;
 const NUDGES = ['nudge-up', 'nudge-right', 'nudge-down', 'nudge-left'] as const;
 
@@ -59,11 +60,13 @@ function layersToPressIn(context: StepContext, { key, device }: CompiledControl)
 
 /** Triggers that make a press wait, or another one of it: a bit each. */
 const OTHERS = ['touch-press', 'hold', 'double-press', ...NUDGES, ...TURNS] as const;
+/** A set of triggers as bits, to be compared with what a control has bound by one operation. */
 const bitsOf = (triggers: readonly Trigger[]) =>
   triggers.reduce((bits, trigger) => bits | (1 << triggerIndex(trigger)), 0);
 const OTHER_USES = bitsOf(OTHERS);
 const NUDGE_USES = bitsOf(NUDGES);
 const TURN_USES = bitsOf(TURNS);
+/** The control has no pressed turns. */
 const NO_TURNS: PressedTurns = {};
 
 /** Looks at no more triggers than are set at all: most controls have a press and nothing else. */

@@ -6,6 +6,7 @@ import type { StepContext } from './stepContext.ts';
 
 /** Within this distance of where it opened nothing is highlighted; from this one on an item is chosen: pixels. */
 export const DEAD_ZONE = 16;
+/** Pixels from the middle at which an item is chosen beyond doubt: about the length of a finger's movement. */
 export const RIM = 90;
 
 /** The pointer moves while a menu is open: past the rim it chooses, inside it highlights. */

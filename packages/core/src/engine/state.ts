@@ -178,6 +178,7 @@ export interface Turned {
   readonly at: number;
 }
 
+/** A record by key, and not a map: the state must be plain JSON. */
 type ByKey<Value> = Readonly<Record<string, Value>>;
 
 /**

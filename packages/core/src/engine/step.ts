@@ -113,6 +113,7 @@ function doDeferred(context: StepContext): void {
   }
 }
 
+/** The rig has no such device: told, and otherwise nothing. */
 const UNKNOWN_DEVICE: Outcome = { kind: 'ignored', why: 'unknown-device' };
 
 /** Of the rig: a device that is gone from it is none. */

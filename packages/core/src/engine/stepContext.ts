@@ -29,6 +29,7 @@ export function nextSerial({ state }: StepContext): number {
   return state.serial;
 }
 
+/** What of a stroke differs; where and when it goes is added where it is sent. */
 type StrokeBody = DistributiveOmit<Stroke, 't' | 'cause' | 'device' | 'program' | 'computer'>;
 
 /** Sends a stroke to where it goes. */

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { idSchema, nameSchema } from '../devices/index.ts';
 import { type Message, messageSchema, placeSchema } from '../setup/index.ts';
 
+/** What every stroke has. Device and computer are decided when it is made, so that an up goes where its down went. */
 const every = {
   /** Milliseconds. */
   t: z.number(),
@@ -48,6 +49,7 @@ export const strokeSchema = z.discriminatedUnion('kind', [
   /** The program named comes to the front; it is started where it does not run and `launch` says so. */
   z.strictObject({ kind: z.literal('focus'), ...every, program: idSchema, launch: z.boolean() }),
 ]);
+/** Something that is sent. */
 export type Stroke = z.infer<typeof strokeSchema>;
 
 /** The value of a message for a part from 0 to 1. */

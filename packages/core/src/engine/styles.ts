@@ -41,6 +41,7 @@ export function go(context: StepContext, use: ResolvedUse, down: Down): void {
   }
 }
 
+/** Nothing is held. */
 const NOTHING: readonly Hold[] = [];
 
 /** What its control still has to do: repeat, or tap when it comes up. */

@@ -15,6 +15,7 @@ export interface JsonText {
   readonly lineColumnOf: (path: JsonPath) => LineColumn | null;
 }
 
+/** Strictly JSON (RFC 8259): what is let through here, other readers of our files would refuse. */
 const OPTIONS = { disallowComments: true, allowTrailingComma: false, allowEmptyContent: false };
 
 /**
@@ -39,6 +40,7 @@ export function readJson(text: string): Result<JsonText, FormatProblem> {
   return refuse({ ...(lineColumnOf(reserved) ?? NOWHERE), path: reserved, what: { kind: 'reserved-name' } });
 }
 
+/** Said of what is wrong with a file as a whole. */
 const NOWHERE = { line: null, column: null };
 
 /** What is wrong with a text that is no JSON: the first thing, with its place. */

@@ -16,6 +16,7 @@ export const setupDocumentSchema = z.strictObject({
   setup: setupSchema,
 });
 
+/** Read first: a newer version is refused in words before anything of it is misread. */
 const headSchema = z.looseObject({ format: z.literal('nimble-lever/set-up'), version: z.int().min(1) });
 
 /** The longest document taken, in characters. */

@@ -2,6 +2,7 @@ import { KEY_BY_CODE, type Platform } from './keyTable.ts';
 import { parseSteps } from './parseShortcut.ts';
 import { MODIFIERS, type ModifierName, type Shortcut } from './shortcut.ts';
 
+/** How modifiers are called on each platform, as its own menus print them. */
 const MODIFIER_LEGENDS: Readonly<Record<Platform, Readonly<Record<ModifierName, string>>>> = {
   windows: { ctrl: 'Ctrl', shift: 'Shift', alt: 'Alt', altGr: 'AltGr', meta: 'Win' },
   mac: { ctrl: '⌃', shift: '⇧', alt: '⌥', altGr: '⌥ right', meta: '⌘' },

@@ -41,10 +41,12 @@ export interface KeyRow {
   readonly shifted?: string;
 }
 
+/** What a row says beyond its codes; the rest follows from them. */
 interface Given extends Partial<Pick<KeyRow, 'name' | 'legend' | 'plain' | 'shifted'>> {
   readonly names?: Partial<KeyRow['names']>;
 }
 
+/** Usage pages (HID Usage Tables 1.5, section 3). */
 const DESKTOP = 0x01;
 const KEYBOARD = 0x07;
 const CONSUMER = 0x0c;
@@ -74,6 +76,10 @@ function row(
   };
 }
 
+/**
+ * Every key there is: the code of UI Events, the usage of HID, the number of Linux (`input-event-codes.h`), and what
+ * a United States keyboard prints. Tests compare each column with its source.
+ */
 export const KEY_TABLE: readonly KeyRow[] = [
   row('Backquote', [KEYBOARD, 0x35], [41, 'KEY_GRAVE'], 'writing', {
     legend: '`',

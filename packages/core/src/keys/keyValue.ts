@@ -1,6 +1,7 @@
 import { KEY_BY_CODE } from './keyTable.ts';
 import { modifierOf } from './shortcut.ts';
 
+/** Values of modifiers (UI Events KeyboardEvent key Values, section 3.2). */
 const MODIFIER_VALUES = {
   ctrl: 'Control',
   shift: 'Shift',

@@ -65,6 +65,7 @@ export const POINTER_WORDS: ReadonlySet<string> = new Set([
   'hover',
 ]);
 
+/** Further words for keys, as people type them. */
 const OTHER_WORDS: Readonly<Record<string, string>> = {
   esc: 'Escape',
   return: 'Enter',
@@ -98,6 +99,7 @@ const OTHER_WORDS: Readonly<Record<string, string>> = {
   mute: 'AudioVolumeMute',
 };
 
+/** Characters that are written with Shift, by their words: "Ctrl+plus" means the key with the plus on it. */
 const SHIFTED_WORDS: Readonly<Record<string, string>> = {
   plus: 'Equal',
   tilde: 'Backquote',

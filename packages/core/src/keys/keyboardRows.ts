@@ -4,8 +4,10 @@ export interface DrawnKey {
   readonly width: number;
 }
 
+/** A row of a drawn keyboard: keys of width 1 unless said otherwise. */
 const row = (...keys: readonly (string | readonly [code: string, width: number])[]): readonly DrawnKey[] =>
   keys.map((key) => (typeof key === 'string' ? { code: key, width: 1 } : { code: key[0], width: key[1] }));
+/** Codes of the digits in the order in which they stand. */
 const digits = Array.from({ length: 10 }, (_, i) => `Digit${(i + 1) % 10}`);
 const letters = (text: string) => Array.from(text, (letter) => `Key${letter}`);
 

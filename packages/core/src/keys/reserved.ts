@@ -7,12 +7,14 @@ export interface Reserved {
   readonly does: string;
 }
 
+/** What systems with windows keep to themselves. */
 const SWITCHING: readonly Reserved[] = [
   { shortcut: 'Alt+Tab', by: 'system', does: 'switches windows' },
   { shortcut: 'Shift+Alt+Tab', by: 'system', does: 'switches windows' },
   { shortcut: 'Alt+F4', by: 'system', does: 'closes the window' },
   { shortcut: 'PrintScreen', by: 'system', does: 'takes a picture of the screen' },
 ];
+/** What browsers keep to themselves: a page cannot prevent these (common practice, no source; tried in Chromium). */
 const TABS: readonly Reserved[] = [
   { shortcut: 'Ctrl+W', by: 'browser', does: 'closes the tab' },
   { shortcut: 'Ctrl+T', by: 'browser', does: 'opens a tab' },

@@ -11,6 +11,7 @@ import type { MemoryDoes, MemoryEntry } from './memoryEntry.ts';
  * usage page (two bits: keyboard 0, consumer 1, desktop 2) and id (fourteen bits); `FFFF` parts chords.
  */
 const MAGIC = [0x4e, 0x4c, 0x01] as const;
+/** Kinds by their number in the memory; their order is part of the format. */
 const KINDS = ['nothing', 'keys', 'steps', 'button', 'wheel'] as const;
 const PAGES = [0x07, 0x0c, 0x01] as const;
 const PART = 0xffff;
@@ -32,6 +33,7 @@ function wordOf(code: string): number | null {
   return usage && page >= 0 && usage.id < 0x4000 ? (page << 14) | usage.id : null;
 }
 
+/** A key's code from its word in the memory. */
 const CODE_BY_WORD = new Map(KEY_TABLE.map(({ code }) => [wordOf(code), code]));
 
 /** What an entry does, as two-byte words. */

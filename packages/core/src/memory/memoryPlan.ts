@@ -23,6 +23,7 @@ export interface MemoryPlan {
   readonly bytes: number;
 }
 
+/** Triggers that a device can tell apart without us. */
 const SIMPLE: readonly Trigger[] = ['press', 'clockwise', 'anticlockwise'];
 
 /**

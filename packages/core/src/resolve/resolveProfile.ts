@@ -46,6 +46,7 @@ export function resolveProfile(
   return { profile: EVERYWHERE, because: window ? 'nothing-fits' : 'no-window', candidates };
 }
 
+/** A rule that fits the window. */
 interface Fit {
   readonly profile: string;
   readonly order: number;

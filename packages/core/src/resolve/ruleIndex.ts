@@ -1,6 +1,7 @@
 import { compilePattern, type Pattern, profilesByProgram, type Rule, type Setup } from '../setup/index.ts';
 import type { FrontWindow } from './frontWindow.ts';
 
+/** Whether a window fits. */
 type Test = (window: FrontWindow) => boolean;
 
 /** A profile's rules made ready: those that let windows in, most specific first, and those that keep them out. */
@@ -72,6 +73,7 @@ function exactExecutable({ executable }: Rule): string | null {
   return executable?.match === 'exact' ? executable.text : null;
 }
 
+/** How each part of a rule is tested; made once, as a thousand rules are tried at every change of front. */
 const FIELDS = {
   executable:
     (fits: (text: string) => boolean): Test =>
@@ -100,6 +102,7 @@ function testOf(rule: Rule): Test {
   return (window) => first(window) && second(window) && (third?.(window) ?? true);
 }
 
+/** Exact patterns are tried first: they are decided by a lookup. */
 const EXACTNESS: Readonly<Record<Pattern['match'], number>> = { exact: 0, glob: 1, regex: 2 };
 
 /**

@@ -3,10 +3,12 @@ import type { EngineEvent } from '../engine/event.ts';
 
 /** How long one tried use lasts, and how many steps a tried turn goes: milliseconds. */
 export const TRIED_MS = 1200;
+/** A turn of so many steps, so that repeats and speeds show. */
 const TURN_STEPS = 6;
 
 /** When a control goes down and comes up again, in milliseconds. */
 const PRESSED = [100, 820] as const;
+/** Presses and releases of a double press, in milliseconds. */
 const TWICE = [100, 180, 300, 820] as const;
 interface Place {
   readonly device: string;
@@ -61,14 +63,17 @@ function uses(at: Place, control: Control, trigger: Trigger): readonly EngineEve
 /** Far enough for any nudge distance: pixels. */
 const FAR = 500;
 
+/** Pressed, and moved while it is. */
 function nudged(at: Place, dx: number, dy: number): EngineEvent[] {
   return [...presses(at, PRESSED), { kind: 'move' as const, t: 200, dx, dy }].toSorted((a, b) => a.t - b.t);
 }
 
+/** Down and up in turn at the given moments. */
 function presses(at: Place, times: readonly number[]): EngineEvent[] {
   return times.map((t, i) => ({ kind: i % 2 === 0 ? ('down' as const) : ('up' as const), t, ...at }));
 }
 
+/** Turned by single steps over the time of one try. */
 function turns(at: Place, amount: number): EngineEvent[] {
   return Array.from({ length: TURN_STEPS }, (_, i) => ({
     kind: 'turn',
@@ -79,6 +84,7 @@ function turns(at: Place, amount: number): EngineEvent[] {
   }));
 }
 
+/** Pushed from one value to the next. */
 function positions(at: Place, values: readonly number[]): EngineEvent[] {
   return values.map((value, i) => ({ kind: 'position', t: 100 + i * 300, ...at, value }));
 }

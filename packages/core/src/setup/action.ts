@@ -18,6 +18,7 @@ export const placeSchema = z.strictObject({
 /** Where to click: pixels from the screen’s, the window’s or the pointer’s place. */
 export type Place = z.infer<typeof placeSchema>;
 
+/** Number of a mouse button (UI Events, `MouseEvent.button`): left, middle, right, back, forward. */
 const button = z.number().int().min(0).max(4);
 const ticks = z
   .number()
@@ -67,6 +68,7 @@ export const messageSchema = z.discriminatedUnion('protocol', [
 /** A control message: OSC 1.0 or a MIDI 1.0 control change. */
 export type Message = z.infer<typeof messageSchema>;
 
+/** One schema a kind. What a kind needs besides, `actionKinds` says; the compiler holds the two together. */
 const actionOptions = [
   z.strictObject({ kind: z.literal('shortcut'), shortcut: shortcutSchema }),
   /** A command of the profile's program, or a common one. */
@@ -112,4 +114,5 @@ const actionOptions = [
 
 /** What a binding sends or changes. */
 export const actionSchema = z.discriminatedUnion('kind', actionOptions);
+/** What a binding sends or changes. */
 export type Action = z.infer<typeof actionSchema>;

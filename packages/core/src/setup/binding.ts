@@ -4,6 +4,7 @@ import { type Action, actionSchema } from './action.ts';
 
 /** How a press is sent; see the engine's press styles. */
 export const PRESS_STYLES = ['follow', 'tap', 'latch', 'repeat', 'release'] as const;
+/** A press style by its name in files. */
 export const pressStyleSchema = z.enum(PRESS_STYLES);
 export type PressStyle = z.infer<typeof pressStyleSchema>;
 
@@ -26,16 +27,19 @@ export const repeatSchema = z.strictObject({
   delayMs: z.number().min(10).max(10_000),
   everyMs: z.number().min(5).max(10_000),
 });
+/** How often something is sent while it is held. */
 export type Repeat = z.infer<typeof repeatSchema>;
 /** As keyboards repeat by default. Common practice, no source. */
 export const USUAL_REPEAT: Repeat = { delayMs: 400, everyMs: 50 };
 
 /** A guarded press asks for a longer press, or for a second one soon after. */
 export const guardSchema = z.enum(['longer', 'second']);
+/** What a risky command asks for first. */
 export type Guard = z.infer<typeof guardSchema>;
 
 /** A program that gets what is sent even when another is in front, brought to the front first where asked. */
 export const targetSchema = z.strictObject({ program: idSchema, focus: z.boolean() });
+/** A program that is sent to, whichever is in front. */
 export type Target = z.infer<typeof targetSchema>;
 
 /** What a binding does. Inherit is the absence of a binding. */
@@ -59,6 +63,7 @@ export const behaviourSchema = z.discriminatedUnion('kind', [
     sends: actionSchema.nullable().default(null),
   }),
 ]);
+/** What a binding does: an action, nothing, or what the control does by itself. */
 export type Behaviour = z.infer<typeof behaviourSchema>;
 
 /** The behaviour that sends an action in a press style, with nothing else asked. */
@@ -94,6 +99,7 @@ export const bindingSchema = z.strictObject({
   face: faceSchema.nullable(),
   note: noteSchema.nullable(),
 });
+/** What is set in a slot: what it does, how it looks, why. */
 export type Binding = z.infer<typeof bindingSchema>;
 
 /** Where a binding sits: device, control and trigger in a profile's layer. */
@@ -104,6 +110,7 @@ export const slotSchema = z.strictObject({
   control: idSchema,
   trigger: triggerSchema,
 });
+/** Where a binding stands. */
 export type Slot = z.infer<typeof slotSchema>;
 
 /** The key of a binding inside its profile. Ids hold no `/`, so keys cannot clash. */

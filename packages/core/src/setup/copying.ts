@@ -68,6 +68,7 @@ function stepOf(setup: Setup, from: Slot, to: Slot): CopyStep | null {
   return { slot: to, before, after: refusal ? null : adapted, refusal };
 }
 
+/** A slot and the one its binding is copied to. */
 type Pair = readonly [from: Slot, to: Slot];
 
 /** Every slot that is copied with where it goes to. */

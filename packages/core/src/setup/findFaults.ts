@@ -7,7 +7,9 @@ import type { MacroStep } from './macro.ts';
 import type { Refusal } from './refusal.ts';
 import { BASE_LAYER, EVERYWHERE, type Profile, type Setup } from './setup.ts';
 
+/** Where in the set-up something is, as names and numbers from the top. */
 type Path = Fault['at'];
+/** A name or id with where it stands. */
 interface Named {
   readonly at: Path;
   readonly value: string;

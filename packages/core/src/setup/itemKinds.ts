@@ -15,4 +15,5 @@ export const ITEM_KINDS = [
   'radial-item',
   'unreadable',
 ] as const;
+/** A kind of thing that edits speak of. */
 export type ItemKind = (typeof ITEM_KINDS)[number];

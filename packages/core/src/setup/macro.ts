@@ -29,12 +29,17 @@ export type MacroStep = { id: string } & StepBody;
 
 /** The most steps one list of them may have, and the most a run may come to with repeats and other macros. */
 export const STEPS_IN_A_LIST = 500;
+/**
+ * Steps of a macro with all it runs and repeats: beyond that a person has made a mistake, and would wait for hours.
+ */
 export const MOST_STEPS = 10_000;
 
 /** How deep lists of steps may stand in each other, the macro's own list counted. */
 export const STEPS_DEEP = 8;
 
+/** Steps have ids, so that two people can edit different steps at once. */
 const id = idSchema;
+/** Steps that hold no others. */
 const plainSteps = [
   z.strictObject({ id, kind: z.literal('shortcut'), shortcut: shortcutSchema }),
   z.strictObject({ id, kind: z.enum(['key-down', 'key-up']), code: codeSchema }),
@@ -53,9 +58,11 @@ const plainSteps = [
   z.strictObject({ id, kind: z.literal('macro'), macro: idSchema }),
 ] as const;
 
+/** A repeat of steps. */
 const repeatOf = (steps: z.ZodType<MacroStep[]>) =>
   z.strictObject({ id, kind: z.literal('repeat'), times: z.number().int().min(1).max(MOST_STEPS), steps });
 
+/** Where repeats end being nested: anything there is refused with its reason, not with the parser's. */
 const tooDeep = z
   .array(z.unknown())
   .check(({ value, issues }) => {
@@ -100,6 +107,7 @@ export const macroSchema = z.strictObject({
   /** Whether it goes on when its profile no longer applies. */
   goesOn: z.boolean(),
 });
+/** Steps one after the other. */
 export type Macro = z.infer<typeof macroSchema>;
 
 /** The ids of steps, those inside others too. */

@@ -12,6 +12,7 @@ export const radialItemSchema = z.strictObject({
   icon: idSchema.nullable(),
   action: actionSchema,
 });
+/** An item of a menu: what it says and does. */
 export type RadialItem = z.infer<typeof radialItemSchema>;
 
 /** A ring of up to eight items round the pointer; the first at the top, then clockwise, in equal sectors. */
@@ -20,4 +21,5 @@ export const radialMenuSchema = z.strictObject({
   name: nameSchema,
   items: z.array(radialItemSchema).min(1).max(MOST_ITEMS),
 });
+/** A menu that opens around the pointer. */
 export type RadialMenu = z.infer<typeof radialMenuSchema>;

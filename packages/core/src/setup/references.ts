@@ -11,8 +11,10 @@ export interface Reference {
   readonly id: string;
 }
 
+/** Names nothing. */
 const NONE: readonly Reference[] = [];
 
+/** What an action of a kind names. */
 type NamedBy<Kind extends Action['kind']> = (action: Extract<Action, { kind: Kind }>) => readonly Reference[];
 
 /** Every kind of action in a row: what it names. The other places it needs, the compiler names by their switches. */

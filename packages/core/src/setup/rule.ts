@@ -14,6 +14,7 @@ export const patternSchema = z
       context.issues.push({ code: 'custom', input: context.value, params: { ...compiled.problem } });
   });
 
+/** A part of the window that a rule may ask for. */
 const field = patternSchema.nullable().default(null);
 
 /** Recognises windows: every field that is given must fit. A negative rule keeps windows out. */
@@ -26,6 +27,7 @@ export const ruleSchema = z
     title: field,
   })
   .refine((rule) => rule.executable || rule.class || rule.title, because('rule-empty'));
+/** Which windows belong to a program, or do not. */
 export type Rule = z.infer<typeof ruleSchema>;
 
 /** The rule that most programs have: the executable's name, exactly. */

@@ -29,7 +29,9 @@ export const BASE_LAYER = 'base';
 
 /** What commands are about; the Board colours and the chooser groups by it. */
 export const FAMILIES = ['move', 'view', 'edit', 'tool', 'time', 'system'] as const;
+/** What a command is about, by which it gets its colour. */
 export const familySchema = z.enum(FAMILIES);
+/** A family by its name in files. */
 export type Family = z.infer<typeof familySchema>;
 
 /** A thing a program can do. */
@@ -41,6 +43,7 @@ export const commandSchema = z.strictObject({
   /** The idea behind the command across programs, for instance `undo`. */
   intent: idSchema.nullable(),
 });
+/** A command of a program. */
 export type Command = z.infer<typeof commandSchema>;
 
 /** A program with the rules that recognise its windows and its command list. */
@@ -50,6 +53,7 @@ export const programSchema = z.strictObject({
   rules: z.array(ruleSchema).max(LIMITS.rules),
   commands: z.array(commandSchema).max(LIMITS.commands),
 });
+/** A program with its windows and commands. */
 export type Program = z.infer<typeof programSchema>;
 
 /** What the controls do for a program. */
@@ -65,10 +69,12 @@ export const profileSchema = z.strictObject({
   /** By slot key: `layer/device/control/trigger`. */
   bindings: z.record(z.string().max(260), bindingSchema),
 });
+/** Bindings for a program, or for everywhere. */
 export type Profile = z.infer<typeof profileSchema>;
 
 /** A layer, by name; its bindings stand in the profiles. */
 export const layerSchema = z.strictObject({ id: idSchema, name: nameSchema });
+/** A layer, in the order that decides which wins. */
 export type Layer = z.infer<typeof layerSchema>;
 
 /** Everything one person has arranged. Programs stand in the order of the Board's columns. */
@@ -86,6 +92,7 @@ export const setupSchema = z.strictObject({
   /** Stored parts that are not as they should be: kept, shown, and without effect. */
   unreadable: z.array(unreadablePartSchema).default([]),
 });
+/** Everything a person has arranged. */
 export type Setup = z.infer<typeof setupSchema>;
 
 /** The profiles of each program: first those for all its windows, then those with rules of their own, by id. */

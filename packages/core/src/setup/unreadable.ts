@@ -11,6 +11,7 @@ export const PART_KINDS = [
   'radial-menu',
   'binding',
 ] as const;
+/** A kind of part that can be unreadable by itself. */
 export type PartKind = (typeof PART_KINDS)[number];
 
 /**
@@ -26,4 +27,5 @@ export const unreadablePartSchema = z.strictObject({
   wrong: z.string().max(300),
   stored: z.record(z.string(), z.unknown()),
 });
+/** A part that could not be read, with where it is kept and why. */
 export type UnreadablePart = z.infer<typeof unreadablePartSchema>;

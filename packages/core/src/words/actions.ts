@@ -27,6 +27,7 @@ export interface ActionInfo {
   readonly command: Command | null;
 }
 
+/** What ticks of a wheel are called, by axis; intents, so that the same is known across programs. */
 const WHEELS = {
   vertical: [
     { name: 'Scroll up', intent: 'scroll-up' },
@@ -69,8 +70,10 @@ function describeKeys(
   };
 }
 
+/** Actions whose names come from their kind; the others are called what the program calls them. */
 type Named = Exclude<Action, { kind: 'shortcut' | 'command' | 'wheel' | 'sequence' }>;
 
+/** What an action is called, short enough for a cell. */
 function actionName(setup: Setup, action: Named): string {
   switch (action.kind) {
     case 'text':
@@ -102,6 +105,7 @@ function actionName(setup: Setup, action: Named): string {
   }
 }
 
+/** Names as people say them; "button 3" is what drivers say. */
 const BUTTON_NAMES: readonly string[] = ['Left click', 'Middle click', 'Right click'];
 const SPEED_NAMES = {
   next: 'Next pointer speed',
@@ -110,12 +114,14 @@ const SPEED_NAMES = {
   'while-held': 'Pointer speed while held',
 } as const;
 
+/** Which profile comes, or that it follows the front again. */
 function profileWords(setup: Setup, { change, profiles }: Extract<Action, { kind: 'profile' }>): string {
   if (change === 'pin') return `Stay with ${profileName(setup, profiles[0] ?? '')}`;
   if (change === 'automatic') return 'Follow the program in front';
   return change === 'next' ? 'Next profile' : 'Previous profile';
 }
 
+/** A computer by its name in the device's list, or else its number. */
 function computerName(setup: Setup, { device, computer }: Extract<Action, { kind: 'computer' }>): string {
   const found = setup.devices.find(({ id }) => id === device)?.settings.computers[computer];
   return `${device ? `${deviceName(setup, device)} to ` : 'To '}${found ?? `computer ${computer + 1}`}`;

@@ -34,6 +34,7 @@ export function changeWords(setup: Setup, change: StateChange): string[] {
   }
 }
 
+/** An item's label; null where the menu has been edited meanwhile. */
 function itemName(setup: Setup, menu: string, item: number | null): string | null {
   const items = setup.radialMenus.find(({ id }) => id === menu)?.items ?? [];
   return item === null ? null : (items[item]?.label ?? null);

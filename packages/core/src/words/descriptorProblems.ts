@@ -1,5 +1,6 @@
 import type { BytesProblem, DescriptorProblem } from '../devices/hid/index.ts';
 
+/** Why a descriptor cannot be read, as the end of a sentence. */
 const REASONS: Readonly<Record<DescriptorProblem['code'], string>> = {
   'descriptor-empty': 'there is nothing in it',
   'descriptor-too-long': 'it is longer than any descriptor may be',

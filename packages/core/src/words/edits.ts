@@ -22,6 +22,7 @@ export function editWords(setup: Setup, edit: Edit): string {
   return first ? `${singleWords(setup, first)}${rest > 0 ? ` and ${rest} more` : ''}` : 'nothing';
 }
 
+/** One edit in words, beginning with a verb: it stands after "Undo:". */
 function singleWords(setup: Setup, edit: SingleEdit): string {
   const slot = slotAt(edit.at);
   if (slot) return bindingWords(setup, edit, slot);
@@ -40,6 +41,7 @@ function singleWords(setup: Setup, edit: SingleEdit): string {
   }
 }
 
+/** An edit of a binding: what of it, and where. */
 function bindingWords(setup: Setup, edit: SingleEdit, slot: Slot): string {
   const where = slotWords(setup, slot);
   if (edit.kind !== 'set') return `clear ${where}`;
@@ -48,6 +50,7 @@ function bindingWords(setup: Setup, edit: SingleEdit, slot: Slot): string {
   return fields.every((path) => path === 'note') ? `note on ${where}` : `set ${where}`;
 }
 
+/** A cell in words. */
 function slotWords(setup: Setup, { profile, device, control, trigger }: Slot): string {
   const name = triggerNameIn(setup, device, control, trigger).toLowerCase();
   return `${deviceName(setup, device)}, ${name} in ${profileName(setup, profile)}`;
@@ -67,6 +70,7 @@ function itemWords(setup: Setup, edit: SingleEdit): string {
   return own ? `${own} of ${owner}` : `a ${ITEM_WORDS[kind]} of ${owner}`;
 }
 
+/** The name of a thing that stands at the top of the set-up. */
 function topName(setup: Setup, kind: ItemKind, id: string): string {
   if (kind === 'profile') return profileName(setup, id);
   if (kind === 'command') return commandName(setup, id) ?? id;
@@ -76,6 +80,7 @@ function topName(setup: Setup, kind: ItemKind, id: string): string {
   return list.find((item) => item.id === id)?.name ?? id;
 }
 
+/** The name of a thing inside another. */
 function innerName(setup: Setup, kind: ItemKind, owner: string, id: string): string | null {
   switch (kind) {
     case 'control': {
@@ -103,6 +108,7 @@ function innerName(setup: Setup, kind: ItemKind, owner: string, id: string): str
   }
 }
 
+/** Fields as a person sees them, by their path in the file. */
 const FIELD_WORDS: Readonly<Record<string, string>> = {
   behaviour: 'what it does',
   'behaviour.action': 'what it does',

@@ -64,6 +64,7 @@ function takenOr(did: string, { kind }: Outcome): string {
   return kind === 'ignored' ? 'not known' : did;
 }
 
+/** Events of a control. */
 type ControlEvent = Extract<Explanation['event'], { kind: 'down' | 'up' | 'turn' | 'position' }>;
 
 /** What the hand did, before what became of it. */
@@ -104,6 +105,7 @@ function positionWords(
     : `${name} to ${Math.abs(at)} ${at > 0 ? 'clockwise' : 'anticlockwise'}`;
 }
 
+/** A movement, with what it nudged. */
 function movedWords(setup: Setup, outcome: Outcome): string {
   const nudged = outcome.kind === 'moved' ? outcome.nudged : [];
   if (nudged.length === 0) return 'moved';

@@ -5,6 +5,7 @@ import type { ShortcutProblem } from '../keys/index.ts';
 import { type RegexProblem, STEPS_DEEP } from '../setup/index.ts';
 import { refusalWords, regexProblemWords, shortcutProblemWords } from './refusals.ts';
 
+/** What the parser found, in our words. */
 const JSON_WORDS: Readonly<Record<JsonProblem, string>> = {
   InvalidSymbol: 'this is no JSON value',
   InvalidNumberFormat: 'this is not how JSON writes a number',
@@ -54,6 +55,7 @@ export function formatProblemWords({ line, column, path, what }: FormatProblem):
   return `${place ? `${place}: ` : ''}${whatWords(what)}`;
 }
 
+/** What is wrong, as a sentence. */
 function whatWords(what: FormatProblem['what']): string {
   switch (what.kind) {
     case 'not-json':
@@ -105,6 +107,7 @@ export function issueWords(issue: z.core.$ZodIssue): string {
   }
 }
 
+/** Types as a person would call them. */
 const TYPE_WORDS: Readonly<Partial<Record<string, string>>> = {
   string: 'Text',
   number: 'A number',

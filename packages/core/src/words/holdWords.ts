@@ -13,6 +13,7 @@ export function holdWords(setup: Setup, holds: readonly Hold[]): string {
   return target === undefined ? what : `${what} for ${programName(setup, target)}`;
 }
 
+/** What is held besides keys, which are told together as a shortcut. */
 function otherWords(setup: Setup, hold: Hold): string[] {
   switch (hold.kind) {
     case 'key':

@@ -2,6 +2,7 @@ import { legendOf } from '../keys/index.ts';
 import type { MemoryDoes, MemoryProblem, MemoryReason } from '../memory/index.ts';
 import { wheelText } from './sent.ts';
 
+/** Why a binding cannot be kept by a device alone. */
 const REASONS: Readonly<Record<MemoryReason, string>> = {
   trigger: 'Holds, double presses, nudges and the like need Nimble Lever to tell them apart.',
   style: 'Latching, repeating and sending on release need Nimble Lever.',
@@ -26,6 +27,7 @@ export function memoryReasonWords(reason: MemoryReason): string {
   return REASONS[reason];
 }
 
+/** Why a slot cannot be read. */
 const PROBLEMS: Readonly<Record<MemoryProblem, string>> = {
   empty: 'Nothing is stored in this slot.',
   damaged: 'What is stored here is damaged. Store it again.',

@@ -36,10 +36,12 @@ export function commandName(setup: Setup, id: string): string | null {
   return lists.flat().find((command) => command.id === id)?.name ?? null;
 }
 
+/** A name by its id; the id itself where the thing is gone, so that something is said. */
 function nameIn(list: readonly { readonly id: string; readonly name: string }[], id: string): string {
   return list.find((item) => item.id === id)?.name ?? id;
 }
 
+/** Triggers as they stand after a control's name. */
 const TRIGGER_WORDS: Readonly<Record<Trigger, string>> = {
   press: 'press',
   'touch-press': 'press while touching',
@@ -60,6 +62,7 @@ const TRIGGER_WORDS: Readonly<Record<Trigger, string>> = {
   'slide-down': 'a step down',
   phrase: 'said',
 };
+/** A wheel turns up and down, where a dial turns clockwise. */
 const WHEEL_WORDS: Readonly<Partial<Record<Trigger, string>>> = {
   clockwise: 'up',
   anticlockwise: 'down',

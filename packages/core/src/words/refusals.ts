@@ -2,6 +2,7 @@ import type { ShortcutProblem } from '../keys/index.ts';
 import type { LIMITS, Refusal, RegexProblem } from '../setup/index.ts';
 import { ITEM_WORDS } from './itemWords.ts';
 
+/** What there may only be so many of. */
 const LIMIT_WORDS: Readonly<Record<keyof typeof LIMITS, string>> = {
   devices: 'devices',
   programs: 'programs',

@@ -32,6 +32,7 @@ export function wheelText(ticks: number, axis: 'vertical' | 'horizontal'): strin
   return ticks > 0 ? 'Wheel →' : 'Wheel ←';
 }
 
+/** A stroke in a few characters. Ups are left out: what went down is told, and comes up. */
 function textOf(stroke: Stroke): string[] {
   switch (stroke.kind) {
     case 'wheel':
@@ -53,6 +54,7 @@ function textOf(stroke: Stroke): string[] {
   }
 }
 
+/** A message with its value. */
 function messageText({ message, value }: Extract<Stroke, { kind: 'message' }>): string {
   if (message.protocol === 'osc') return `${message.address} ${tidy(value)}`;
   return `MIDI ${message.channel} controller ${message.controller} ${value}`;

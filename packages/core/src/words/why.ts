@@ -77,10 +77,12 @@ function reasonOf(setup: Setup, { outcome, event, changes }: Explanation): strin
   }
 }
 
+/** Why everything was let go of after a gap of the clock. */
 function sleptWords(ms: number): string {
   return `The computer slept for ${tidy(Math.round(ms / 1000))} s, so everything was let go.`;
 }
 
+/** Why an event did nothing. */
 const IGNORED_WORDS: Readonly<Record<Extract<Outcome, { kind: 'ignored' }>['why'], string>> = {
   'unknown-control': 'The rig has no such control.',
   'already-down': 'It was down already.',
@@ -105,6 +107,7 @@ function waitingWords(outcome: Extract<Outcome, { kind: 'waiting' }>): string {
   return `It waits to see whether it becomes ${ways.length > 0 ? `${ways.join(', ')} or ` : ''}${last}.`;
 }
 
+/** What a guard asked for, or that it was answered. */
 function guardedWords(
   setup: Setup,
   { how, asks, resolution }: Extract<Outcome, { kind: 'guarded' }>,
@@ -114,11 +117,13 @@ function guardedWords(
   return how === 'longer' ? `${what} It asks for a longer press.` : `${what} It asks for a second press.`;
 }
 
+/** How fast a ring away from rest steps. */
 function springWords(setup: Setup, { rate, resolution }: Extract<Outcome, { kind: 'spring' }>): string {
   if (!resolution) return 'It stops.';
   return `${decidedWords(setup, resolution)} ${tidy(rate)} ${rate === 1 ? 'step' : 'steps'} a second.`;
 }
 
+/** What a slider's movement came to: its value, the thresholds it crossed. */
 function slidWords(setup: Setup, { steps, resolution, stepped }: Extract<Outcome, { kind: 'slid' }>): string {
   const value = resolution?.decided ? [decidedWords(setup, resolution)] : [];
   const many = `${steps} ${steps === 1 ? 'threshold' : 'thresholds'} crossed.`;
@@ -127,6 +132,7 @@ function slidWords(setup: Setup, { steps, resolution, stepped }: Extract<Outcome
   return words.length > 0 ? words.join(' ') : 'Nothing is set for its value.';
 }
 
+/** The arithmetic of a turn, so that a dial that seems to skip explains itself. */
 function stepWords(degrees: number, outcome: Extract<Outcome, { kind: 'turned' }>): string {
   const { steps, stepDegrees, remainder, factor } = outcome;
   if (factor > 1) return ` ${steps} steps: each counts ${factor} times at this speed.`;
@@ -160,6 +166,7 @@ export function layerWords(setup: Setup, id: string): string {
   return `${layerName(setup, id).toLowerCase()} layer`;
 }
 
+/** Which rule decided the profile, or why none did. */
 function decisionWords(setup: Setup, outcome: Extract<Outcome, { kind: 'profile-decided' }>): string {
   const { decision } = outcome;
   const name = profileName(setup, decision.profile);

@@ -26,6 +26,7 @@ export interface EngineSlice {
   readonly frontSince: number | null;
 }
 
+/** Before the first event: nothing is held, nothing is in front. */
 const INITIAL: EngineSlice = { engine: INITIAL_STATE, happenings: [], frontDelay: null, frontSince: null };
 
 /** How many happenings are kept. */
@@ -39,7 +40,9 @@ export const stepped = createAction<{
 }>('engine/stepped');
 /** A practice program did something; told under what the engine did last. */
 export const programRan = createAction<Ran>('engine/programRan');
+/** Which program is in front was decided anew: how long the person waits for it at most, and since when. */
 export const frontDecided = createAction<{ delay: number; since: number }>('engine/frontDecided');
+/** The account in Rehearse is emptied; the engine goes on. */
 export const happeningsCleared = createAction('engine/happeningsCleared');
 
 /** The engine's state and the account of what happened. Written without drafts, as events may come fast. */

@@ -4,11 +4,19 @@ import { steadyClock } from './steadyClock.ts';
 /** Wakes after a time: in a worker, whose timers a browser does not slow down while the page is hidden. */
 type Wake = (ms: number, call: () => void) => () => void;
 
+/**
+ * Wakes by the page's own timer. A browser slows it to once a second, later to once a minute, for a page in
+ * the background (HTML, "timers and user prompts", leaves it to the browser).
+ */
 const byTimeout: Wake = (ms, call) => {
   const timeout = setTimeout(call, ms);
   return () => clearTimeout(timeout);
 };
 
+/**
+ * Wakes by a worker's timer, which runs on in the background: a held key must come up when it is due,
+ * whatever page is in front.
+ */
 function byWorker(): Wake {
   const worker = new Worker(new URL('../../workers/alarm.ts', import.meta.url), { type: 'module' });
   const calls = new Map<number, () => void>();

@@ -10,6 +10,7 @@ export interface EngineHost {
   readonly install: (desk: Carrier) => () => void;
 }
 
+/** Carries nothing: outside Rehearse there is no desk that could take strokes. */
 const NO_DESK: Carrier = { carryOut: () => undefined, front: () => null };
 
 /** Starts the engine of this page. What happens is told to the store. */

@@ -9,6 +9,7 @@ import { useAppDispatch, useAppSelector } from '../store.ts';
 import type { FindSource, Found } from './findSource.ts';
 import { matching } from './matching.ts';
 
+/** The same empty list each time, so that nothing is drawn anew for it. */
 const NOTHING: readonly Found[] = [];
 
 const Option = styled('li')(({ theme: { vars } }) => ({
@@ -19,6 +20,7 @@ const Option = styled('li')(({ theme: { vars } }) => ({
   '& small': { fontSize: 12, color: vars?.palette.text.secondary },
 }));
 
+/** What is found is handed in, so that the shell knows no view. */
 interface Props {
   readonly source: FindSource;
   readonly open: boolean;

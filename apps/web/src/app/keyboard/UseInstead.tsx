@@ -6,6 +6,7 @@ import { WORDS } from '../shell/words.ts';
 import { useAppSelector } from '../store.ts';
 import { shortcutsInstead } from './typedShortcut.ts';
 
+/** A shortcut in our notation, and where the one instead of it goes. */
 interface Props {
   readonly notation: string;
   readonly onUse: (notation: string) => void;

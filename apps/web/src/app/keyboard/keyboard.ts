@@ -4,11 +4,14 @@ import { z } from 'zod';
 import type { AppStore, AppThunk } from '../store.ts';
 import { layoutChosen, layoutRead, platformChosen } from './keyboardSlice.ts';
 
+/** The keyboard belongs to the computer and not to the set-up, so the browser keeps it. */
 const NAME = 'nimble-lever:keyboard';
+/** Kept values are read like any other input: an older or damaged one counts as none. */
 const keptSchema = z.object({
   platform: z.enum(['windows', 'mac', 'linux']).optional(),
   layout: z.string().max(40).optional(),
 });
+/** What the person chose; what is missing is found from the browser. */
 type Kept = z.infer<typeof keptSchema>;
 
 /** Each layout is a file of its own: only the one in use reaches the page. */
@@ -24,6 +27,7 @@ export const chooseLayout =
     await dispatch(readLayoutFile(id, true));
   };
 
+/** Chooses the platform, which decides how keys are called: the same key is Win, Super or ⌘. */
 export const choosePlatform =
   (platform: Platform): AppThunk =>
   (dispatch) => {
@@ -31,6 +35,9 @@ export const choosePlatform =
     dispatch(platformChosen(platform));
   };
 
+/**
+ * Reads the layout's file, a few kilobytes, when it is first needed; all of them would be half a megabyte.
+ */
 const readLayoutFile =
   (id: string, known: boolean): AppThunk<Promise<void>> =>
   async (dispatch) => {
@@ -50,6 +57,10 @@ export async function findKeyboard(store: AppStore): Promise<void> {
   await store.dispatch(readLayoutFile(layout, kept.layout !== undefined || told !== null));
 }
 
+/**
+ * What `navigator.keyboard.getLayoutMap()` gives (Keyboard Map, W3C community draft); only some browsers have
+ * it.
+ */
 interface KeyboardMap {
   entries(): Iterable<[string, string]>;
 }
@@ -68,6 +79,7 @@ async function toldByBrowser(): Promise<string | null> {
   }
 }
 
+/** What was chosen before; nothing where it cannot be read. */
 function readKept(): Kept {
   try {
     return keptSchema.safeParse(JSON.parse(localStorage.getItem(NAME) ?? '{}')).data ?? {};
@@ -76,6 +88,7 @@ function readKept(): Kept {
   }
 }
 
+/** Keeps a choice beside those already kept. */
 function keep(change: Kept): void {
   try {
     localStorage.setItem(NAME, JSON.stringify({ ...readKept(), ...change }));

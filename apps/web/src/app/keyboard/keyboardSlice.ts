@@ -18,6 +18,7 @@ export function platformOf(agent: string): Platform {
   return /Windows/.test(agent) ? 'windows' : 'linux';
 }
 
+/** Until the browser tells: the platform from its name, and the layout that most keyboards print. */
 const initialState: KeyboardState = {
   platform: platformOf(typeof navigator === 'undefined' ? '' : navigator.userAgent),
   layoutId: 'us',

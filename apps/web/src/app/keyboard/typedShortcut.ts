@@ -77,6 +77,7 @@ export function shortcutsInstead(notation: string, layout: Layout | null): reado
   );
 }
 
+/** The steps of a shortcut; none where it cannot be read, as what is typed often cannot. */
 function stepsOf(notation: string): readonly Shortcut[] {
   const steps = parseSteps(notation);
   return steps.ok ? steps.value : [];

@@ -22,6 +22,7 @@ export type SendOutcome =
   /** The server or its database cannot be reached now; the same request may do later. */
   | { readonly kind: 'away'; readonly detail: string };
 
+/** Said when a request gets no answer at all, for whatever reason: the browser does not tell which. */
 const AWAY = 'The server does not answer.';
 /** Longer than any limit of the server. */
 const LIMIT_MS = 30_000;
@@ -39,12 +40,17 @@ export async function readOlder(setUp: string, before: number, author: string) {
   return readAs(historySchema, await getJson(`/api/set-ups/${setUp}/edits?${query}`));
 }
 
+/**
+ * Reads an answer. One that does not fit comes from another version of the server, whose words this page does
+ * not know.
+ */
 function readAs<Schema extends z.ZodType>(schema: Schema, json: unknown): z.infer<Schema> {
   const parsed = schema.safeParse(json);
   if (parsed.success) return parsed.data;
   throw new Error('The server answers otherwise than this page expects. Load the page anew.');
 }
 
+/** An answer as JSON; a problem (RFC 9457) is thrown in its own words. */
 async function getJson(url: string): Promise<unknown> {
   const response = await fetch(url, { signal: AbortSignal.timeout(LIMIT_MS) }).catch(() => {
     throw new Error(AWAY);

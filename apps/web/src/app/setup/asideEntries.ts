@@ -2,12 +2,16 @@ import { editSchema, entrySchema } from '@nimble-lever/core/setup';
 import { z } from 'zod';
 import type { AsideEntry } from './notices.ts';
 
+/** An edit that the server could not save, with the reason; kept until the person decides. */
 const asideSchema = z.strictObject({
   entry: entrySchema,
   edit: editSchema,
   detail: z.string(),
   at: z.string(),
 });
+/**
+ * One key an entry: two pages of one browser write at the same time, and neither may write over the other's.
+ */
 const prefixOf = (setUp: string) => `nimble-lever:aside:${setUp}:`;
 
 /**

@@ -2,6 +2,7 @@ import { type Author, authorSchema } from '@nimble-lever/core/setup';
 import type { AppThunk } from '../store.ts';
 import { authorChanged } from './setupSlice.ts';
 
+/** Where the browser keeps who works here. */
 const NAME = 'nimble-lever:author';
 
 /** Who edits in this browser: kept in it, with a name of its own until the person chooses one. */
@@ -26,6 +27,7 @@ export const renameAuthor =
     dispatch(authorChanged(author));
   };
 
+/** Keeps who works here, so that their undo reaches back after the page was closed. */
 function keep(author: Author): void {
   try {
     localStorage.setItem(NAME, JSON.stringify(author));
@@ -34,6 +36,7 @@ function keep(author: Author): void {
   }
 }
 
+/** What a browser calls its system; for the name a person has until they choose one. */
 const SYSTEMS: readonly (readonly [RegExp, string])[] = [
   [/Windows/, 'Windows'],
   [/iPhone|iPad/, 'iOS'],

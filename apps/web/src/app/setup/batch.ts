@@ -3,8 +3,12 @@ import { bare, type PendingEntry } from './setupState.ts';
 
 /** Entries of one request: at most so many, and half of what a request may have, unless one is larger by itself. */
 const MOST_ENTRIES = 100;
+/**
+ * Half of what the server takes: JSON around the entries has room, and a slow line is not kept busy for long.
+ */
 const MOST_BYTES = MOST_REQUEST_BYTES / 2;
 
+/** Entries do not change, so each is measured once. */
 const sizes = new WeakMap<object, number>();
 
 /** How many bytes an entry takes in a request; worked out once an edit. */

@@ -52,6 +52,10 @@ export const redo = (): AppThunk<Promise<void>> => async (dispatch) => {
   dispatch(turnLast('redo'));
 };
 
+/**
+ * Takes back the last edit of the person, or does it again, as a new edit: others have edited meanwhile, and
+ * theirs stays.
+ */
 const turnLast =
   (role: 'undo' | 'redo'): AppThunk =>
   (dispatch, getState) => {

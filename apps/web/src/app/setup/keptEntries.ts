@@ -2,6 +2,10 @@ import { type Author, type Entry, entrySchema, type Setup } from '@nimble-lever/
 import { z } from 'zod';
 import { bare } from './setupState.ts';
 
+/**
+ * Edits that are not saved yet are kept by the browser too, one key an entry, so that closing the page loses
+ * nothing.
+ */
 const PREFIX = 'nimble-lever:waiting:';
 
 /** What a page keeps, in the order it was made. Version 1 kept a bare list of entries with whole items. */
@@ -9,6 +13,7 @@ const keptSchema = z.strictObject({
   version: z.literal(2),
   entries: z.array(z.strictObject({ made: z.number(), entry: entrySchema })),
 });
+/** How the first version kept them: all in one list. */
 const kept1Schema = z.array(
   z.object({
     id: z.uuid(),
@@ -20,8 +25,10 @@ const kept1Schema = z.array(
 
 /** When each entry was made here: milliseconds, never twice the same. */
 const made = new Map<string, number>();
+// Two edits within a millisecond keep their order.
 let latest = 0;
 
+/** The moment an entry was made, as its order among those of all pages. */
 function madeAt(id: string): number {
   const known = made.get(id);
   if (known !== undefined) return known;
@@ -75,6 +82,7 @@ export async function takeKeptEntries(
   return [...taken.values()].sort((a, b) => a.made - b.made).map(({ entry }) => entry);
 }
 
+/** What an earlier version of the page kept, brought up to date; null where it cannot be read. */
 async function readKept(json: unknown, author: Author, setup: Setup) {
   const kept = keptSchema.safeParse(json);
   if (kept.success) return kept.data.entries;
@@ -91,6 +99,7 @@ async function readKept(json: unknown, author: Author, setup: Setup) {
   return entries.flatMap((entry, i) => (entry ? [{ made: i, entry }] : []));
 }
 
+/** JSON that may be damaged: null. */
 function readJson(text: string | null): unknown {
   try {
     return JSON.parse(text ?? 'null');

@@ -1,6 +1,7 @@
 import { liveMessageSchema, type NewsEntry, WIRE_VERSION } from '@nimble-lever/core/setup';
 import type { z } from 'zod';
 
+/** What is told to whoever listens to the live connection. */
 interface Listeners {
   readonly onEdits: (entries: readonly NewsEntry[]) => void;
   /** More was missed than is told. */
@@ -57,6 +58,7 @@ export class LiveConnection {
   }
 }
 
+/** A message as JSON; null where it is none, which is then met like any unknown message. */
 function readJson(text: string): unknown {
   try {
     return JSON.parse(text);

@@ -32,6 +32,7 @@ export type Notice =
   /** Something did not work that was asked for, in words. */
   | { readonly kind: 'said'; readonly id: string; readonly words: string };
 
+/** More than these hide the view; the oldest goes. */
 const MOST_NOTICES = 5;
 
 /** A state with one more notice; one about the same thing makes way, and of many the oldest. */

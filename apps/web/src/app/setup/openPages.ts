@@ -1,3 +1,7 @@
+/**
+ * Each open page holds a lock of this name (Web Locks), which the browser lets go of even when the page
+ * crashes.
+ */
 const PREFIX = 'nimble-lever:page:';
 
 /** Holds a lock of this page's name for as long as the page is open; the browser lets go of it when it is not. */

@@ -13,6 +13,7 @@ export function selectSetup(state: RootState): Setup {
 /** What can be undone and done again. */
 export const selectHistory = createSelector([(state: RootState) => state.setup], historyIn);
 
+// Compiling from the one before takes a fraction of compiling anew, as most of a set-up stays the same.
 let previous: Compiled | null = null;
 
 /** The set-up made ready for the engine; after an edit only what it touched is made anew. */

@@ -18,6 +18,7 @@ import {
 
 /** The set-up was read, at first or anew. */
 export const setupLoaded = createAction<Loaded>('setup/loaded');
+/** The set-up could not be read; the reason in words. */
 export const setupFailed = createAction<string>('setup/failed');
 /** An edit, undo or redo of this page: shown at once, sent later. */
 export const entryMade = createAction<Entry>('setup/entryMade');
@@ -25,14 +26,23 @@ export const entryMade = createAction<Entry>('setup/entryMade');
 export const entriesReceived = createAction<readonly NewsEntry[]>('setup/entriesReceived');
 /** More was missed than is told. */
 export const leftBehind = createAction('setup/leftBehind');
+/** The server refused an edit: it is taken back here, and the person is told. */
 export const entryRefused = createAction<RefusedEntry>('setup/entryRefused');
+/** An edit that could not be saved is set aside, so that those after it are. */
 export const entrySetAside = createAction<{ id: string; detail: string; at: string }>('setup/entrySetAside');
+/** Another page of this browser set something aside, or put it back. */
 export const asideChanged = createAction<readonly AsideEntry[]>('setup/asideChanged');
+/** Older edits of the person, for undo beyond those at hand. */
 export const olderEntriesRead = createAction<OlderEntries>('setup/olderEntriesRead');
+/** Saved, saving, or waiting, with the reason. */
 export const savingChanged = createAction<{ saving: Saving; waitingFor?: string }>('setup/savingChanged');
+/** The person chose another name. */
 export const authorChanged = createAction<Author>('setup/authorChanged');
+/** The server is of another version: this page must be loaded anew. */
 export const outdatedFound = createAction('setup/outdatedFound');
+/** Something happened that the person did not do, and should know. */
 export const noticed = createAction<Notice>('setup/noticed');
+/** The person has read it. */
 export const noticeClosed = createAction<string>('setup/noticeClosed');
 
 /**

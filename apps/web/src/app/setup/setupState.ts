@@ -229,6 +229,7 @@ export function setAside(state: SetupState, id: string, detail: string, at: stri
   return replay(said, without(state.pending, id));
 }
 
+/** What is still to be saved when one entry is done with. */
 function without(pending: readonly PendingEntry[], id: string) {
   return pending.filter((entry) => entry.id !== id);
 }
@@ -241,6 +242,9 @@ export function bare(entry: Entry): Entry {
     : { id, author, base, role: entry.role, of: entry.of };
 }
 
+/**
+ * The saved set-up with one's own edits on it again: edits of others go below those that are not saved yet.
+ */
 function replay(state: SetupState, entries: readonly Entry[]): SetupState {
   let next: SetupState = { ...state, setup: state.savedSetup, pending: [] };
   for (const entry of entries) next = edited(next, bare(entry));

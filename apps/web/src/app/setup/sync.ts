@@ -22,6 +22,7 @@ import {
 } from './setupSlice.ts';
 import type { PendingEntry, SetupState } from './setupState.ts';
 
+/** How long to wait before sending again, ever longer; the last for as long as it takes. */
 const RETRY_MS = [500, 1000, 2000, 4000, 8000] as const;
 /** How often an entry that the server fails at by itself is tried before it is set aside. */
 const TRIES = 3;

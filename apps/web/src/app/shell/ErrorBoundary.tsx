@@ -3,6 +3,7 @@ import { Component, type ReactNode } from 'react';
 import { Message } from './Message.tsx';
 import { WORDS } from './words.ts';
 
+/** What is kept from taking the whole page with it. */
 interface Props {
   readonly children: ReactNode;
 }

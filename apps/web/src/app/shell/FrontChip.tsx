@@ -85,12 +85,14 @@ export function FrontChip() {
   );
 }
 
+/** A profile that can be stayed with, or "automatic". */
 interface ChoiceProps {
   readonly chosen: boolean;
   readonly name: string;
   readonly onChoose: () => void;
 }
 
+/** A line of the chip's menu, ticked where it holds. */
 function Choice({ chosen, name, onChoose, ...item }: ChoiceProps) {
   return (
     <MenuItem {...item} role="menuitemradio" aria-checked={chosen} onClick={onChoose}>
@@ -112,6 +114,7 @@ function deviceWords(setup: Setup): string {
   return new Intl.ListFormat('en', { type: 'conjunction' }).format(kinds).replace(', and ', ' and ');
 }
 
+/** A time of day as the person's system writes it. */
 function timeWords(milliseconds: number): string {
   return new Date(milliseconds).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' });
 }

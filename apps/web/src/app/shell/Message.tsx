@@ -14,6 +14,7 @@ const Box = styled('div')(({ theme: { vars } }) => ({
   '& p': { margin: 0, maxWidth: 460, color: vars?.palette.text.secondary },
 }));
 
+/** What is said instead of a view: a heading, the reason, and what can be done. */
 interface Props {
   readonly title: string;
   readonly detail?: string | null;

@@ -67,6 +67,7 @@ export function Notices() {
   );
 }
 
+/** One notice as it is shown. */
 interface ToldProps {
   readonly severity: AlertColor;
   readonly action: ReactNode;
@@ -97,6 +98,7 @@ function Told({ severity, action, onClose, children }: ToldProps) {
   );
 }
 
+/** What can be done about a notice, and what happens to it then. */
 interface ActionProps {
   readonly notice: Notice;
   readonly onDone: () => void;
@@ -135,6 +137,9 @@ function NoticeAction({ notice, onDone }: ActionProps) {
   }
 }
 
+/**
+ * A notice in words. What was edited comes first, so that the person knows which of their edits it is about.
+ */
 function noticeWords(setup: Setup, notice: Notice): string {
   switch (notice.kind) {
     case 'refused': {

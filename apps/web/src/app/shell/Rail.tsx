@@ -41,6 +41,7 @@ const Place = styled(NavLink)(({ theme: { vars } }) => ({
   },
 }));
 
+/** The views there are, in the order of the work: assign, tune, try. */
 const PLACES = [
   { to: '/board', name: WORDS.board, icon: Table2 },
   { to: '/rig', name: WORDS.rig, icon: Joystick },

@@ -66,6 +66,7 @@ export function Shell({ find }: { readonly find: FindSource }) {
   );
 }
 
+/** Headings of the views; the Board's is the set-up's own name, as one works there most. */
 const TITLES: ReadonlyMap<string, string> = new Map([
   ['/rig', WORDS.rig],
   ['/rehearse', WORDS.rehearse],
@@ -73,6 +74,7 @@ const TITLES: ReadonlyMap<string, string> = new Map([
   ['/add-device', WORDS.addDevice],
 ]);
 
+/** Above every view: where one is, what is in front, whether all is saved. */
 function TopBar({ find }: { readonly find: FindSource }) {
   const setup = useAppSelector(selectSetup);
   const title = TITLES.get(useLocation().pathname);

@@ -8,6 +8,7 @@ import { Check, SunMoon } from 'lucide-react';
 import { useState } from 'react';
 import { WORDS } from './words.ts';
 
+/** As the system has it, first: that is what a person expects who never chose. */
 const MODES = ['system', 'light', 'dark'] as const;
 
 /** Follows the system, or stays with one theme. */

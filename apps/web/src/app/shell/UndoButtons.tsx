@@ -60,6 +60,7 @@ export function UndoButtons() {
   );
 }
 
+/** Whether Ctrl+Z belongs to a text that is being typed; the browser's own undo works there. */
 function isText(target: EventTarget | null): boolean {
   return target instanceof HTMLElement && target.closest('input, textarea, [contenteditable=true]') !== null;
 }

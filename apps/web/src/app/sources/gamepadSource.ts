@@ -4,6 +4,7 @@ import { WORDS } from './words.ts';
 /** An axis that moved less than this stands still. */
 const LEAST_MOVE = 0.02;
 
+/** A gamepad as it was: the Gamepad API tells states, never changes, so these are compared. */
 interface Known {
   readonly pressed: readonly boolean[];
   readonly axes: readonly number[];

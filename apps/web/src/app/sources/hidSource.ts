@@ -20,14 +20,17 @@ interface HidDevice extends EventTarget {
   readonly collections: readonly WebHidCollection[];
   open(): Promise<void>;
 }
+/** An input report (WebHID, `HIDInputReportEvent`); TypeScript's library has no types for it. */
 interface HidReportEvent extends Event {
   readonly reportId: number;
   readonly data: DataView;
 }
+/** The part of `navigator.hid` that is used (WebHID, `HID`). */
 interface Hid {
   requestDevice(options: { filters: readonly object[] }): Promise<readonly HidDevice[]>;
 }
 
+/** Null in browsers without WebHID, and on pages that are not secure. */
 const hidOf = () => (navigator as unknown as { hid?: Hid }).hid;
 
 /** Devices that speak HID (W3C WebHID), each chosen by the person; their reports are read by our own decoder. */
@@ -47,6 +50,10 @@ export function hidSource(onFound: (device: Device) => void): InputSource {
   };
 }
 
+/**
+ * Opens a device and hears its reports until `signal` ends it. A device nobody has described yet is described
+ * here, from its own descriptor.
+ */
 async function hear(
   device: HidDevice,
   onHeard: OnHeard,
@@ -77,6 +84,7 @@ async function hear(
   device.addEventListener('inputreport', onReport, { signal });
 }
 
+/** An event of a report, told with the name of the control it came from. */
 function tell(event: HeardEvent, slug: string, device: Device, onHeard: OnHeard): void {
   if (event.kind === 'move') return;
   const control = device.controls.find(({ id }) => id === event.control);

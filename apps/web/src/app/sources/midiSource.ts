@@ -3,6 +3,10 @@ import { WORDS } from './words.ts';
 
 /** The kinds of channel messages that are heard (MIDI 1.0): the upper half of their first byte. */
 const NOTE_OFF = 0x80;
+/**
+ * Status bytes of channel messages, the channel in the lower four bits (MIDI 1.0 Detailed Specification,
+ * table I).
+ */
 const NOTE_ON = 0x90;
 const CONTROL_CHANGE = 0xb0;
 
@@ -30,6 +34,7 @@ export const midiSource: InputSource = {
   },
 };
 
+/** A message as something heard. Running status does not occur: Web MIDI gives whole messages. */
 function onMessage(data: Uint8Array | null, onHeard: OnHeard): void {
   const [status = 0, number = 0, value = 0] = data ?? [];
   const channel = (status & 0x0f) + 1;

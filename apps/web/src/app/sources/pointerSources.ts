@@ -26,6 +26,10 @@ function buttonsOf(type: 'mouse' | 'pen', names: Readonly<Record<number, string>
   };
 }
 
+/**
+ * All that Pointer Events tell of a button (W3C Pointer Events, level 3); a pen that leaves the surface ends
+ * in `pointercancel`.
+ */
 const POINTER_EVENTS = ['pointerdown', 'pointermove', 'pointerup', 'pointercancel'] as const;
 
 /** `MouseEvent.button` from which on buttons are of no use to a page: those would only leave it. */

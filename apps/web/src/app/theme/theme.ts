@@ -22,9 +22,11 @@ export const SIZE = { xs: 11, s: 12, m: 13, l: 15, xl: 20 } as const;
 /** The height of fields and buttons in px, so that they line up. */
 const FIELD = 32;
 
+/** Chosen for letters that cannot be mistaken for one another: shortcuts are full of I, l, 1, O and 0. */
 const TEXT = '"Atkinson Hyperlegible Next Variable", system-ui, sans-serif';
 const MONO = '"Atkinson Hyperlegible Mono Variable", ui-monospace, monospace';
 
+/** Our tokens under the names MUI knows, so that its pieces need no colours of their own. */
 const palette = (tokens: Tokens): NonNullable<ThemeOptions['palette']> => ({
   background: { default: tokens.background, paper: tokens.sheet },
   text: { primary: tokens.ink, secondary: tokens.soft, disabled: tokens.soft },

@@ -6,6 +6,7 @@ import { readBytes } from '@nimble-lever/core/devices/hid';
  */
 const KEPT_AT = 'nimble-lever.device-memory';
 
+/** Where a slot is kept: the browser stands in for the memory inside the device. */
 function keyOf(device: string, slot: number): string {
   return `${KEPT_AT}/${device}/${slot}`;
 }

@@ -9,7 +9,9 @@ export interface SimulatedDevices {
   readonly charges: Readonly<Record<string, number>>;
 }
 
+/** Every device is plugged in, with the same charge. */
 const initialState: SimulatedDevices = { unplugged: [], charges: {} };
+/** Percent: well above every warning. */
 const FIRST_CHARGE = 82;
 
 const slice = createSlice({
@@ -27,6 +29,7 @@ const slice = createSlice({
 });
 
 export const { chargeSet, plugSet } = slice.actions;
+/** The simulated devices' part of the store. */
 export const simulatedReducer = slice.reducer;
 
 declare module '../../app/store.ts' {

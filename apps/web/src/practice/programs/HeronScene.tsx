@@ -45,6 +45,7 @@ function Heron({ pose }: { readonly pose: Pose }) {
   );
 }
 
+/** One frame of the film. */
 interface Props {
   readonly pose: Pose;
   /** The frame before, to show through. */
@@ -54,6 +55,7 @@ interface Props {
   readonly label: string | null;
 }
 
+/** Drops at places that look scattered and are the same in every frame and every test. */
 const RAIN = Array.from({ length: 26 }, (_, i) => ({ x: (i * 53) % STAGE.width, y: (i * 37) % 150 }));
 
 /** One frame of the film: marsh, rain, the heron under its umbrella. */

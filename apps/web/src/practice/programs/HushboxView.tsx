@@ -9,6 +9,7 @@ import { type HushboxState, loudnessAt, playedOn, scrubbed } from './hushbox.ts'
 
 /** How often the playhead moves while it plays: milliseconds. */
 const PLAY_MS = 100;
+/** The drawing's own units. */
 const WIDTH = 600;
 const HEIGHT = 160;
 const BARS = 150;
@@ -91,6 +92,7 @@ export function HushboxView() {
   );
 }
 
+/** The recording as bars. What is silenced is drawn as silence. */
 function Bars({ sound: { view, silenced, gain } }: { readonly sound: HushboxState }) {
   const bars = useMemo(
     () =>

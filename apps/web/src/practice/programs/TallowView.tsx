@@ -110,12 +110,14 @@ export function TallowView() {
   );
 }
 
+/** One of the three colour wheels. */
 interface WheelProps {
   readonly tone: Tone;
   readonly wheel: Wheel;
   readonly inHand: boolean;
 }
 
+/** A wheel with its colour as a point in it: the angle is the hue, the distance its strength. */
 function WheelButton({ tone, wheel, inHand }: WheelProps) {
   const dispatch = useAppDispatch();
   const angle = (wheel.hue * Math.PI) / 180;

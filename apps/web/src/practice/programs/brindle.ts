@@ -38,9 +38,12 @@ export const PAINT_NAMES = ['slate', 'plum', 'ochre', 'reed', 'brick'] as const;
 /** The canvas, in its own pixels, however large it is shown. */
 export const CANVAS = { width: 540, height: 250 } as const;
 
+/** Widths of the brush, each about a quarter larger than the one before: equal steps for the eye. */
 const SIZES = [2, 3, 4, 6, 8, 10, 13, 16, 20, 25, 32, 40, 50, 64] as const;
+/** Zoom goes by equal ratios as well, between a quarter and eight times. */
 const ZOOM = { factor: 1.25, least: 0.25, most: 8 } as const;
 
+/** The drawing that is on the canvas when the program starts. */
 const BRINDLE: BrindleState = {
   marks: [
     {
@@ -86,24 +89,29 @@ const BRINDLE: BrindleState = {
   future: [],
 };
 
+/** The next brush of the table, larger or smaller, ending at its ends. */
 const resized = (state: BrindleState, by: 1 | -1): BrindleState => {
   const at = SIZES.findIndex((size) => size >= state.size);
   return { ...state, size: SIZES[Math.max(0, Math.min(SIZES.length - 1, at + by))] ?? state.size };
 };
+/** Zoomed within the bounds. */
 const zoomed = (state: BrindleState, factor: number): BrindleState => ({
   ...state,
   zoom: within(state.zoom * factor, ZOOM.least, ZOOM.most),
 });
+/** Other marks on the canvas, with those before them kept for undo. */
 const repainted = (state: BrindleState, marks: readonly Mark[]): BrindleState => ({
   ...state,
   ...remember(state, state.marks),
   marks,
 });
+/** The next paint round the circle. */
 const coloured = (state: BrindleState, by: 1 | -1): BrindleState => ({
   ...state,
   paint: (state.paint + by + PAINT_NAMES.length) % PAINT_NAMES.length,
 });
 
+// What each command says in the status line.
 const paintWords = ({ paint }: BrindleState) => `Colour: ${PAINT_NAMES[paint]}.`;
 const sizeWords = ({ size }: BrindleState) => `Brush ${size} wide.`;
 const zoomWords = ({ zoom }: BrindleState) => `Zoom ${Math.round(zoom * 100)} %.`;
@@ -112,6 +120,7 @@ const markWords = ({ marks }: BrindleState) =>
 const toolWords = ({ tool }: BrindleState) => `The ${tool} is in hand.`;
 const angleWords = ({ angle }: BrindleState) => `Canvas at ${angle}°.`;
 
+/** Its commands: shortcut, name, what it does to the state, what is said then. */
 const ROWS: readonly CommandRow<BrindleState>[] = [
   [']', 'Brush larger', (state) => resized(state, 1), sizeWords],
   ['[', 'Brush smaller', (state) => resized(state, -1), sizeWords],
@@ -134,6 +143,7 @@ const ROWS: readonly CommandRow<BrindleState>[] = [
   ['Ctrl+Delete', 'Clear the canvas', (state) => repainted(state, []), markWords],
 ];
 
+/** Undo and redo by the shortcuts this program has for them; others have others, as in life. */
 const UNDO = undoRows<BrindleState, readonly Mark[]>(
   'Ctrl+Y',
   ({ marks }) => marks,

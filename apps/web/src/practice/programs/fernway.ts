@@ -37,8 +37,10 @@ export const PAGES: readonly WebPage[] = [
   },
   { title: 'New tab', lines: ['Nothing is open here yet.'] },
 ];
+/** The page a new tab shows. */
 const EMPTY = PAGES.length - 1;
 
+/** A tab with its own way back. */
 interface Tab {
   /** Pages that were gone through, and which is shown. */
   readonly visited: readonly number[];
@@ -59,6 +61,7 @@ export interface FernwayState extends Running {
   readonly loads: number;
 }
 
+/** Three tabs, the first of which was gone on from, so that Back has somewhere to go. */
 const INITIAL: FernwayState = {
   tabs: [
     { visited: [1, 0], at: 1, scroll: 0 },
@@ -73,6 +76,7 @@ const INITIAL: FernwayState = {
   lastCommand: null,
 };
 
+/** A tab nobody has gone anywhere in. */
 const NEW_TAB: Tab = { visited: [EMPTY], at: 0, scroll: 0 };
 
 /** The tab in front. */
@@ -89,10 +93,12 @@ export function pageOf({ visited, at }: Tab): WebPage {
 export function shown(state: FernwayState, at: number): FernwayState {
   return { ...state, at: (at + state.tabs.length) % state.tabs.length };
 }
+/** Changes the tab that is shown. */
 const inTab = (state: FernwayState, change: (tab: Tab) => Tab): FernwayState => ({
   ...state,
   tabs: state.tabs.with(state.at, change(tabOf(state))),
 });
+/** Back and forward end at the first and last page; one that is gone to starts at its top. */
 const went = (by: number) => (state: FernwayState) =>
   inTab(state, (tab) => ({ ...tab, at: within(tab.at + by, 0, tab.visited.length - 1), scroll: 0 }));
 const scrolledTo = (state: FernwayState, to: number) =>
@@ -101,6 +107,7 @@ const zoomedTo = (zoom: (now: number) => number) => (state: FernwayState) => ({
   ...state,
   zoom: within(zoom(state.zoom), 50, 200),
 });
+/** Without the tab; a browser always has one left. The closed one can be opened again. */
 const closedTab = (state: FernwayState): FernwayState => {
   const tabs = state.tabs.toSpliced(state.at, 1);
   const left = tabs.length > 0 ? tabs : [NEW_TAB];
@@ -111,11 +118,13 @@ const closedTab = (state: FernwayState): FernwayState => {
     closed: [...state.closed, tabOf(state)],
   };
 };
+/** The tab that was closed last comes back at the end. */
 const reopened = (state: FernwayState): FernwayState => {
   const last = state.closed.at(-1);
   if (!last) return state;
   return { ...state, tabs: [...state.tabs, last], at: state.tabs.length, closed: state.closed.slice(0, -1) };
 };
+/** Keeps a page among the kept ones, or lets go of it. */
 const keptPage = (state: FernwayState): FernwayState => {
   const tab = tabOf(state);
   const page = tab.visited[tab.at] ?? EMPTY;
@@ -123,11 +132,13 @@ const keptPage = (state: FernwayState): FernwayState => {
   return { ...state, kept };
 };
 
+// What each command says in the status line.
 const tabWords = (state: FernwayState) =>
   `“${pageOf(tabOf(state)).title}”, tab ${state.at + 1} of ${state.tabs.length}.`;
 const scrollWords = (state: FernwayState) => `Line ${tabOf(state).scroll + 1} is at the top.`;
 const zoomWords = ({ zoom }: FernwayState) => `Zoom ${zoom} %.`;
 
+/** Its commands: shortcut, name, what it does to the state, what is said then. */
 const ROWS: readonly CommandRow<FernwayState>[] = [
   ['Ctrl+PageDown', 'Next tab', (state) => shown(state, state.at + 1)],
   ['Ctrl+PageUp', 'Previous tab', (state) => shown(state, state.at - 1)],

@@ -13,12 +13,15 @@ import {
 export const LENGTH = 48;
 /** One scrub step, and the least that can be seen: seconds. */
 const STEP = 0.5;
+/** Seconds: zooming in ends here. */
 const CLOSEST = 3;
 
+/** A part of the recording, in seconds. */
 interface Span {
   readonly from: number;
   readonly to: number;
 }
+/** What undo brings back: the work on the recording, and neither where one is nor what is seen. */
 interface Kept {
   /** Where the recording is cut, rising: seconds. */
   readonly cuts: readonly number[];
@@ -37,7 +40,9 @@ export interface HushboxState extends Kept, Undoable<Kept>, Running {
   readonly gain: number;
 }
 
+/** All of the recording. */
 const WHOLE: Span = { from: 0, to: LENGTH };
+/** Two markers and a cut, so that there is something to go to. */
 const INITIAL: HushboxState = {
   cuts: [14],
   markers: [8, 26],
@@ -68,7 +73,9 @@ export function loudnessAt(t: number): number {
   return Math.min(1, rain + calls);
 }
 
+/** The part of the state that undo brings back. */
 const kept = ({ cuts, markers, silenced }: HushboxState): Kept => ({ cuts, markers, silenced });
+/** Changed, with what was before kept for undo. */
 const changed = (state: HushboxState, next: Partial<Kept>): HushboxState => ({
   ...state,
   ...remember(state, kept(state)),
@@ -90,14 +97,17 @@ export function scrubbed(state: HushboxState, to: number): HushboxState {
   return { ...state, at, view: seen(at, end - from) };
 }
 
+/** Zoomed around the place where one is. */
 const zoomed = (state: HushboxState, factor: number): HushboxState => ({
   ...state,
   view: seen(state.at, (state.view.to - state.view.from) * factor),
 });
+/** A span that fills the view. */
 const zoomedTo = (state: HushboxState, { from, to }: Span): HushboxState => ({
   ...state,
   view: seen((from + to) / 2, to - from),
 });
+/** The selection made longer or shorter from where it began, as with Shift and an arrow in a text. */
 const selected = (state: HushboxState, by: number): HushboxState => {
   const moved = scrubbed(state, state.at + by);
   const from =
@@ -109,11 +119,14 @@ const selected = (state: HushboxState, by: number): HushboxState => {
   const selection = { from: Math.min(from, moved.at), to: Math.max(from, moved.at) };
   return { ...moved, selection: selection.from < selection.to ? selection : null };
 };
+/** Kept rising, and each place once. */
 const addedTo = (list: readonly number[], at: number) =>
   list.includes(at) ? list : [...list, at].toSorted((a, b) => a - b);
+/** To a marker, if there is one in that direction. */
 const toMarker = (state: HushboxState, found: number | undefined): HushboxState =>
   found === undefined ? state : scrubbed(state, found);
 
+// What each command says in the status line.
 const timeWords = ({ at }: HushboxState) => `At ${at.toFixed(1)} s.`;
 const viewWords = ({ view }: HushboxState) => `${view.from.toFixed(1)} to ${view.to.toFixed(1)} s are seen.`;
 const spanWords = ({ selection }: HushboxState) =>
@@ -122,6 +135,7 @@ const spanWords = ({ selection }: HushboxState) =>
     : 'Nothing is selected.';
 const markerWords = ({ markers }: HushboxState) => `${markers.length} markers.`;
 
+/** Its commands: shortcut, name, what it does to the state, what is said then. */
 const ROWS: readonly CommandRow<HushboxState>[] = [
   ['L', 'Scrub on', (state) => scrubbed(state, state.at + STEP)],
   ['J', 'Scrub back', (state) => scrubbed(state, state.at - STEP)],
@@ -182,6 +196,7 @@ const ROWS: readonly CommandRow<HushboxState>[] = [
   ],
 ];
 
+/** Undo and redo as this program has them. */
 const UNDO = undoRows<HushboxState, Kept>('Ctrl+Shift+Z', kept, (state, before) => ({ ...state, ...before }));
 
 /** Sound: a waveform to scrub, split, mark and silence. */

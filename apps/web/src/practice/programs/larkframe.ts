@@ -16,6 +16,7 @@ export interface Pose {
   readonly umbrella: number;
 }
 
+/** What undo brings back: the frames and which is shown. */
 interface Film {
   readonly frames: readonly Pose[];
   /** The frame shown, from 0. */
@@ -42,8 +43,10 @@ export function poseAt(step: number): Pose {
   };
 }
 
+/** As many as make a movement that can be seen. */
 const FIRST_FRAMES = 7;
 
+/** In the middle of the film, so that there is room both ways. */
 const LARKFRAME: LarkframeState = {
   frames: Array.from({ length: FIRST_FRAMES }, (_, i) => poseAt(i)),
   at: 3,
@@ -58,15 +61,19 @@ const LARKFRAME: LarkframeState = {
   future: [],
 };
 
+/** The part of the state that undo brings back. */
 const film = ({ frames, at }: LarkframeState): Film => ({ frames, at });
 /** Shows one frame, by its place. */
 export function frameShown(state: LarkframeState, at: number): LarkframeState {
   return { ...state, at: within(at, 0, state.frames.length - 1) };
 }
+/** Other frames, with those before kept for undo. */
 const cut = (state: LarkframeState, frames: readonly Pose[], at: number): LarkframeState =>
   frameShown({ ...state, ...remember(state, film(state)), frames }, at);
+// What is said after a step.
 const frameWords = ({ at, frames }: LarkframeState) => `Frame ${at + 1} of ${frames.length}.`;
 
+/** Its commands: shortcut, name, what it does to the state, what is said then. */
 const ROWS: readonly CommandRow<LarkframeState>[] = [
   ['ArrowRight', 'Step one frame on', (state) => frameShown(state, state.at + 1)],
   ['ArrowLeft', 'Step one frame back', (state) => frameShown(state, state.at - 1)],
@@ -104,6 +111,7 @@ const ROWS: readonly CommandRow<LarkframeState>[] = [
   ],
 ];
 
+/** Undo and redo as this program has them. */
 const UNDO = undoRows<LarkframeState, Film>('Ctrl+Shift+Z', film, (state, kept) => ({ ...state, ...kept }));
 
 /** Frame-by-frame capture: frames to step through, take and cut. */
@@ -112,6 +120,7 @@ export const LARKFRAME_PROGRAM: StandIn<LarkframeState> = {
   commands: commandsFrom([...ROWS, ...UNDO], frameWords),
 };
 
+/** A new frame after the one that is shown, of the pose as it is. */
 function take(state: LarkframeState): LarkframeState {
   const frames = [
     ...state.frames.slice(0, state.at + 1),
@@ -121,6 +130,7 @@ function take(state: LarkframeState): LarkframeState {
   return { ...cut(state, frames, state.at + 1), posed: state.posed + 1 };
 }
 
+/** Without the frame that is shown; a film keeps at least one. */
 function remove(state: LarkframeState): LarkframeState {
   if (state.frames.length === 1) return state;
   return cut(
@@ -130,6 +140,7 @@ function remove(state: LarkframeState): LarkframeState {
   );
 }
 
+/** The same frame twice, as one holds a frame in stop motion. */
 function double(state: LarkframeState): LarkframeState {
   const same = state.frames[state.at];
   if (!same) return state;

@@ -1,6 +1,7 @@
 import type { Tokens } from '../../app/theme/tokens.ts';
 import { type BrindleState, CANVAS, type Mark } from './brindle.ts';
 
+/** How the canvas is looked at. */
 type View = Pick<BrindleState, 'zoom' | 'angle' | 'scroll' | 'mirrored'>;
 
 /** The scale at which the whole canvas fits a box, in CSS pixels per canvas unit. */
@@ -54,6 +55,7 @@ export function paintCanvas(canvas: HTMLCanvasElement, state: BrindleState, scen
   pencilWing(context, scene);
 }
 
+/** One stroke of the brush: a round line through its points, a dot where there is one point only. */
 function paintMark(
   context: CanvasRenderingContext2D,
   { points, size, paint }: Mark,

@@ -9,10 +9,12 @@ import {
   within,
 } from './standIn.ts';
 
+/** A card of the story. */
 interface Card {
   readonly text: string;
   readonly marked: boolean;
 }
+/** What undo brings back, the caret with it, as writers expect. */
 interface Kept {
   readonly cards: readonly Card[];
   readonly at: number;
@@ -26,6 +28,7 @@ export interface QuillboardState extends Kept, Undoable<Kept>, Running {
   readonly copied: string;
 }
 
+/** The story of the demo. */
 const INITIAL: QuillboardState = {
   cards: [
     { text: 'The heron waits in the rain. Her umbrella is still closed.', marked: false },
@@ -63,13 +66,17 @@ export function wordStart(text: string, from: number): number {
   return rest ? rest.index : 0;
 }
 
+/** The part of the state that undo brings back. */
 const kept = ({ cards, at, caret, anchor }: QuillboardState): Kept => ({ cards, at, caret, anchor });
+/** The caret moved; nothing is selected then. */
 const moved = (state: QuillboardState, caret: number): QuillboardState => ({
   ...state,
   caret,
   anchor: caret,
 });
+/** The caret moved with Shift: what was selected grows or shrinks. */
 const selectedTo = (state: QuillboardState, caret: number): QuillboardState => ({ ...state, caret });
+/** A card written anew, with what was before kept for undo. */
 const rewritten = (state: QuillboardState, card: Card, caret: number, anchor = caret): QuillboardState => ({
   ...state,
   ...remember(state, kept(state)),
@@ -98,21 +105,27 @@ function changedWords(state: QuillboardState, change: (text: string) => string):
   const text = card.text.slice(0, start) + changed + card.text.slice(end);
   return rewritten(state, { ...card, text }, start + changed.length, start);
 }
+/** To a card, the caret at its start. */
 const toCard = (state: QuillboardState, at: number): QuillboardState =>
   moved({ ...state, at: within(at, 0, state.cards.length - 1) }, 0);
+/** The text of the card that is shown. */
 const textOf = (state: QuillboardState) => cardOf(state).text;
+/** What is selected of it. */
 const selectedText = (state: QuillboardState) => textOf(state).slice(...selectionOf(state));
+/** What is selected goes, or else the word before the caret. */
 const deletedBack = (state: QuillboardState): QuillboardState => {
   const [from, to] = selectionOf(state);
   return from === to ? typed({ ...state, anchor: wordStart(textOf(state), from) }, '') : typed(state, '');
 };
 
+// What each command says in the status line.
 const caretWords = (state: QuillboardState) => {
   const text = selectedText(state);
   return text ? `“${text.trim()}” is selected.` : `At character ${state.caret} of ${textOf(state).length}.`;
 };
 const cardWords = ({ at, cards }: QuillboardState) => `Card ${at + 1} of ${cards.length}.`;
 
+/** Its commands: shortcut, name, what it does to the state, what is said then. */
 const ROWS: readonly CommandRow<QuillboardState>[] = [
   ['Ctrl+ArrowRight', 'Next word', (state) => moved(state, wordEnd(textOf(state), state.caret))],
   ['Ctrl+ArrowLeft', 'Previous word', (state) => moved(state, wordStart(textOf(state), state.caret))],
@@ -154,6 +167,7 @@ const ROWS: readonly CommandRow<QuillboardState>[] = [
   ['Ctrl+V', 'Paste', (state) => typed(state, state.copied)],
 ];
 
+/** Undo and redo as this program has them. */
 const UNDO = undoRows<QuillboardState, Kept>('Ctrl+Y', kept, (state, before) => ({ ...state, ...before }));
 
 /** Script and storyboard: cards of text with word-wise selection. */

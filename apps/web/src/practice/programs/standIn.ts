@@ -56,6 +56,7 @@ export interface Undoable<Kept> {
   readonly future: readonly Kept[];
 }
 
+/** How far back a practice program's undo goes. */
 const STEPS_KEPT = 50;
 
 /** Keeps a state so that it can be gone back to. */

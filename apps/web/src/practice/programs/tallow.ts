@@ -13,6 +13,7 @@ import {
 export const TONES = ['shadows', 'middles', 'lights'] as const;
 /** A range of brightness that is graded by itself. */
 export type Tone = (typeof TONES)[number];
+/** The three parts of a picture that are graded apart: common practice, no source. */
 export const TONE_NAMES: Readonly<Record<Tone, string>> = {
   shadows: 'Shadows',
   middles: 'Middle tones',
@@ -43,12 +44,14 @@ export interface TallowState extends Undoable<readonly Grade[]>, Running {
   readonly magnified: boolean;
 }
 
+/** A wheel nobody has touched. */
 const MIDDLE: Wheel = { hue: 0, strength: 0, level: 0 };
 /** As it was shot. */
 export const PLAIN: Grade = {
   wheels: { shadows: MIDDLE, middles: MIDDLE, lights: MIDDLE },
   saturation: 1,
 };
+/** A grade for the first shot, so that there is a difference to be seen. */
 const EVENING: Grade = {
   wheels: {
     shadows: { hue: 225, strength: 0.4, level: 0 },
@@ -58,6 +61,7 @@ const EVENING: Grade = {
   saturation: 1,
 };
 
+/** Three shots, the first of them graded. */
 const INITIAL: TallowState = {
   shots: [EVENING, PLAIN, PLAIN],
   at: 0,
@@ -79,6 +83,7 @@ export function gradeOf({ shots, at }: TallowState): Grade {
 const POINTS = 9;
 /** How far a wheel at its rim and a level at its end move a channel. */
 const REACH = { colour: 0.35, level: 0.3 } as const;
+/** Where red, green and blue stand on the wheel: degrees, as in HSL (CSS Color, level 4). */
 const CHANNEL_HUES = { red: 0, green: 120, blue: 240 } as const;
 
 /**
@@ -102,20 +107,24 @@ export function gradeTables({
   return { red: table(CHANNEL_HUES.red), green: table(CHANNEL_HUES.green), blue: table(CHANNEL_HUES.blue) };
 }
 
+/** How much a wheel adds to a channel: its colour's part in that direction, and its level in all alike. */
 function offset({ hue, strength, level }: Wheel, channel: number): number {
   return strength * REACH.colour * Math.cos(((hue - channel) * Math.PI) / 180) + level * REACH.level;
 }
 
+/** Another grade for the shot, with the one before kept for undo. */
 const regraded = (state: TallowState, grade: Grade): TallowState => ({
   ...state,
   ...remember(state, state.shots),
   shots: state.shots.with(state.at, grade),
 });
+/** The wheel in hand, turned. */
 const turnedWheel = (state: TallowState, change: (wheel: Wheel) => Wheel): TallowState => {
   const grade = gradeOf(state);
   const wheel = change(grade.wheels[state.tone]);
   return regraded(state, { ...grade, wheels: { ...grade.wheels, [state.tone]: wheel } });
 };
+/** The hue by some degrees, round the circle. */
 const hue = (by: number) => (state: TallowState) =>
   turnedWheel(state, (wheel) => ({
     ...wheel,
@@ -123,23 +132,28 @@ const hue = (by: number) => (state: TallowState) =>
     // A colour in the middle of its wheel has no hue to be seen.
     strength: wheel.strength === 0 ? 0.2 : wheel.strength,
   }));
+/** Steps of a tenth do not add up in binary, so they are rounded again. */
 const tenth = (value: number) => Math.round(value * 10) / 10;
+// Strength and level of the wheel in hand, by tenths, and which wheel is in hand.
 const strength = (by: number) => (state: TallowState) =>
   turnedWheel(state, (wheel) => ({ ...wheel, strength: within(tenth(wheel.strength + by), 0, 1) }));
 const level = (by: number) => (state: TallowState) =>
   turnedWheel(state, (wheel) => ({ ...wheel, level: within(tenth(wheel.level + by), -1, 1) }));
 const inHand = (tone: Tone) => (state: TallowState) => ({ ...state, tone });
+/** The next shot, ending at the ends. */
 const shot = (by: number) => (state: TallowState) => ({
   ...state,
   at: within(state.at + by, 0, state.shots.length - 1),
 });
 
+// What each command says in the status line.
 const wheelWords = (state: TallowState) => {
   const { hue: angle, strength: far, level: up } = gradeOf(state).wheels[state.tone];
   return `${TONE_NAMES[state.tone]}: ${angle}°, ${Math.round(far * 100)} % strong, ${Math.round(up * 100)} % brighter.`;
 };
 const shotWords = ({ at, shots }: TallowState) => `Shot ${at + 1} of ${shots.length}.`;
 
+/** Its commands: shortcut, name, what it does to the state, what is said then. */
 const ROWS: readonly CommandRow<TallowState>[] = [
   ['1', 'Shadows in hand', inHand('shadows')],
   ['2', 'Middle tones in hand', inHand('middles')],
@@ -170,6 +184,7 @@ const ROWS: readonly CommandRow<TallowState>[] = [
   ],
 ];
 
+/** Undo and redo as this program has them. */
 const UNDO = undoRows<TallowState, readonly Grade[]>(
   'Ctrl+Shift+Z',
   ({ shots }) => shots,

@@ -21,6 +21,7 @@ export interface TinCanState extends Running {
   readonly lamp: boolean;
 }
 
+/** Nobody is talked to. */
 const INITIAL: TinCanState = {
   talking: false,
   at: 0,
@@ -42,22 +43,27 @@ export function heardBy({ toAll, at }: TinCanState): string {
   return toAll ? 'everyone' : (PEOPLE[at] ?? 'nobody');
 }
 
+/** The next person round the list; not everyone any more. */
 const person = (by: number) => (state: TinCanState) => ({
   ...state,
   at: (state.at + by + PEOPLE.length) % PEOPLE.length,
   toAll: false,
 });
+/** Louder or softer, in percent. */
 const louder = (by: number) => (state: TinCanState) => ({
   ...state,
   volume: within(state.volume + by, 0, 100),
 });
+/** It rings at somebody, who is remembered so that it can ring there again. */
 const rung = (state: TinCanState, who: number | null): TinCanState =>
   who === null ? state : { ...state, ringing: who, lastRung: who };
+/** One of its switches. */
 const toggled = (field: 'muted' | 'quiet' | 'listed' | 'doorOpen' | 'lamp') => (state: TinCanState) => ({
   ...state,
   [field]: !state[field],
 });
 
+// What each command says in the status line.
 const talkWords = (state: TinCanState) => {
   if (!state.talking) return 'Nobody hears you.';
   return state.muted ? 'The microphone is off.' : `You are heard by ${heardBy(state)}.`;
@@ -68,6 +74,7 @@ const ringWords = ({ ringing }: TinCanState) =>
   ringing === null ? 'Nothing rings.' : `It rings: ${PEOPLE[ringing]}.`;
 const noteWords = ({ notes }: TinCanState) => `${notes} notes left.`;
 
+/** Its commands: shortcut, name, what it does to the state, what is said then. */
 const ROWS: readonly CommandRow<TinCanState>[] = [
   ['A', 'Talk to everyone', (state) => ({ ...state, toAll: true }), personWords],
   ['PageDown', 'Next person', person(1), personWords],

@@ -21,11 +21,13 @@ const List = styled('ul')(({ theme: { vars } }) => ({
   '& small': { fontSize: 11, color: vars?.palette.text.secondary },
 }));
 
+/** A device that was read from its descriptor, before it is added. */
 interface Props {
   readonly device: Device;
   readonly lit: ReadonlySet<string>;
 }
 
+/** Nothing can be done with it yet. */
 const nothing = () => undefined;
 
 /** The drawing that was laid out for a described device, and its controls by name. */

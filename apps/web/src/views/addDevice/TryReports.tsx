@@ -27,6 +27,7 @@ const Box = styled('section')(({ theme: { vars, typography } }) => ({
   '& code': { fontFamily: typography.mono, color: vars?.palette.text.secondary },
 }));
 
+/** A described device with reports to try it with: typed, or from its sample. */
 interface Props {
   readonly device: Device;
   readonly sample: Sample | null;
@@ -84,6 +85,7 @@ export function TryReports({ device, sample, reports }: Props) {
   );
 }
 
+/** What a report said, as a person would say it: which control, and what it did. */
 function eventWords(device: Device, event: HeardEvent): string {
   if (event.kind === 'move') return `${WORDS.pointer} ${Math.round(event.dx)}, ${Math.round(event.dy)}`;
   const name = device.controls.find(({ id }) => id === event.control)?.name ?? event.control;

@@ -40,8 +40,10 @@ export function BoardBar() {
   const setup = useAppSelector(selectSetup);
   const { search, view } = useAppSelector(selectBoardState);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  // Counted over all columns: one that is hidden is still there to be shown again.
   const columns = allColumns(setup);
   const shown = columns.length - columns.filter(({ profile }) => view.hidden.includes(profile.id)).length;
+  // What is hidden is kept by name, so that a program that is added later is seen at once.
   const toggleHidden = (id: string) =>
     viewChanged({
       hidden: view.hidden.includes(id) ? view.hidden.filter((other) => other !== id) : [...view.hidden, id],
@@ -55,6 +57,7 @@ export function BoardBar() {
         placeholder={WORDS.search}
         startAdornment={<Search size={14} aria-hidden />}
         onChange={({ target }) => dispatch(searched(target.value))}
+        // Escape empties the field, as search fields do.
         onKeyDown={({ key }) => key === 'Escape' && dispatch(searched(''))}
         inputProps={{ 'aria-label': WORDS.search, maxLength: 60 }}
         sx={{ width: 168, flex: 'none' }}
@@ -87,6 +90,7 @@ export function BoardBar() {
       >
         {WORDS.columns} {shown < columns.length && `${shown} / ${columns.length}`}
       </Button>
+      {/* Ticks instead of boxes: the menu stays what a menu is to a screen reader. } */}
       <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
         {columns.map(({ profile, name }) => (
           <MenuItem

@@ -39,12 +39,14 @@ export function BoardPage() {
   const choose = useCallback(() => chooser.current?.focus(), []);
   const openHelp = useCallback(() => setHelping(true), []);
 
+  // A control of the rig was used: its row is lit, and found where the person did not do it on the page itself.
   const use = useCallback(
     (device: Device, { control, trigger, down, select }: Use) => {
       const key = rowKey({ device, control, trigger });
       if (!down) return fade(key);
       light(key);
       if (!select) return;
+      // The column stays the one that is worked in; without one it is that of the program in front.
       const wanted = cell?.slot.profile ?? front;
       const column = model.columns.find(({ profile }) => profile.id === wanted) ?? model.columns[0];
       if (!column) return;
@@ -62,8 +64,10 @@ export function BoardPage() {
 
   const { devices } = useAppSelector(selectSetup);
   const view = useAppSelector((state) => selectBoardState(state).view);
+  // Kept at every change: there is no moment at which a page is told that it closes.
   useEffect(() => keepView(view), [view]);
   const focusCell = useCallback(() => {
+    // After the next drawing: the cell that is selected may not be drawn yet.
     const focus = () =>
       page.current?.querySelector<HTMLElement>('[role=gridcell][aria-selected=true]')?.focus();
     setTimeout(focus);

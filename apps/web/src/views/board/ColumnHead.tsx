@@ -28,16 +28,20 @@ export function ColumnHead({ column, place, width, front, onCopy }: Props) {
   const { hidden, pinned } = useAppSelector((state) => selectBoardState(state).view);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const { profile, name } = column;
+  // Everywhere has no program, and stands first: its place is −1, and it cannot be moved.
   const at = programs.findIndex(({ id }) => id === profile.program);
+  // A menu closes first, so that the keys go back to where they were before the view changes.
   const choose = (act: () => void) => () => {
     setAnchor(null);
     act();
   };
+  // The order of columns is the order of programs in the set-up: everyone who opens it sees the same.
   const move = (by: number) =>
     choose(() => {
       const program = profile.program ?? '';
       dispatch(makeEdit(moveTo(itemAt.program(program), programs, program, at + by)));
     });
+  // What stays in sight is a habit of this person on this screen, and is no edit.
   const pin = choose(() =>
     dispatch(
       viewChanged({
@@ -66,6 +70,7 @@ export function ColumnHead({ column, place, width, front, onCopy }: Props) {
       >
         <Ellipsis size={14} aria-hidden />
       </button>
+      {/* Made when it opens: two hundred heads with a menu each would be two hundred menus. } */}
       {anchor && (
         <Menu anchorEl={anchor} open onClose={() => setAnchor(null)}>
           <MenuItem onClick={pin}>{column.pinned ? WORDS.unpin : WORDS.pin}</MenuItem>

@@ -49,6 +49,7 @@ const Body = styled('div')(({ theme: { vars } }) => ({
 export function CopyDialog({ from, onClose }: { readonly from: CopyFrom; readonly onClose: () => void }) {
   const dispatch = useAppDispatch();
   const setup = useAppSelector(selectSetup);
+  // Something other than where it comes from, so that the dialog opens with a choice that does something.
   const [device, setDevice] = useState(firstOther(setup, from));
   const [use, setUse] = useState('');
   const [profile, setProfile] = useState(
@@ -58,7 +59,9 @@ export function CopyDialog({ from, onClose }: { readonly from: CopyFrom; readonl
   const uses = usesOf(setup, device);
   const chosen = uses.find(({ key }) => key === use) ?? uses[0];
   const copying = copyingOf(from, device, profile, chosen);
+  // Planned as one chooses: what is overwritten is seen before anything is written.
   const plan = useMemo(() => (copying ? planCopy(setup, copying) : null), [setup, copying]);
+  // What neither overwrites nor is left out.
   const added = plan ? plan.steps.length - plan.overwritten.length - plan.left.length : 0;
   const select = (
     label: string,

@@ -53,6 +53,7 @@ export function LayerTabs() {
   const [renaming, setRenaming] = useState(false);
   const { layers } = setup;
   const current = layers.find(({ id }) => id === layer);
+  // A new layer comes with its name open for typing: nobody keeps "Layer 3".
   const add = () => {
     const name = WORDS.layerNumber(layers.length + 1);
     const id = newId(name, 'layer');
@@ -77,11 +78,13 @@ export function LayerTabs() {
               tabIndex={id === layer ? 0 : -1}
               onClick={() => dispatch(layerShown(id))}
               onKeyDown={({ key, currentTarget }) => {
+                // Arrows go from tab to tab, as the pattern for tabs has it (WAI-ARIA Authoring Practices, "Tabs").
                 const by = { ArrowRight: 1, ArrowLeft: -1 }[key];
                 const next =
                   by === undefined ? undefined : layers[layers.findIndex((own) => own.id === id) + by];
                 if (!next || by === undefined) return;
                 dispatch(layerShown(next.id));
+                // The tab that is shown takes the keys, so that the next arrow goes on from there.
                 const beside =
                   by > 0 ? currentTarget.nextElementSibling : currentTarget.previousElementSibling;
                 if (beside instanceof HTMLElement) beside.focus();

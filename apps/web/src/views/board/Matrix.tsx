@@ -46,14 +46,17 @@ export function Matrix({ model, flashing, front, onChoose, onHelp, onCopy }: Pro
   const dispatch = useAppDispatch();
   const cell = useAppSelector(selectCell);
   const recording = useAppSelector((state) => selectBoardState(state).recording);
+  // The intent under the pointer: cells that do the same in other programs show it.
   const [intent, setIntent] = useState<string | null>(null);
   const onKeyDown = useMatrixKeys(model, onChoose, onHelp);
   const scroller = useRef<HTMLDivElement>(null);
   const { width, height } = useSize(scroller);
+  // Fewer rows are drawn ahead while it scrolls: at 20,000 bindings that is the difference between smooth and not.
   const [scrolling, setScrolling] = useState(false);
 
   const items = useMemo(() => itemsOf(model), [model]);
   const pinned = model.columns.filter((column) => column.pinned).length;
+  // Columns share the room there is, and never get narrower than a name needs.
   const columnWidth = Math.max(COLUMN, Math.floor((width - HEAD) / Math.max(1, model.columns.length)));
   const rows = useVirtualizer({
     count: items.length,
@@ -98,12 +101,15 @@ export function Matrix({ model, flashing, front, onChoose, onHelp, onCopy }: Pro
     () => columnPlaces(pinned, first, last, columnWidth),
     [pinned, first, last, columnWidth],
   );
+  // The grid is as wide as all columns, so that the scroll bar tells how many there are.
   const across = HEAD + model.columns.length * columnWidth;
   return (
     <Scroller ref={scroller}>
       <Grid
         role="grid"
         aria-label={WORDS.matrix}
+        // Rows and columns are counted by all there are, as only a part is in the page (WAI-ARIA 1.2, `aria-
+        // rowcount`).
         aria-rowcount={model.rows.length + 1}
         aria-colcount={model.columns.length + 1}
         style={{ width: Math.max(across, width) }}

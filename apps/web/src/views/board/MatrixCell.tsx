@@ -30,11 +30,14 @@ export const MatrixCell = memo(function MatrixCell(props: Props) {
   const dispatch = useAppDispatch();
   const element = useRef<HTMLDivElement>(null);
   useEffect(() => {
+    // The keys follow the selection, but never out of a field in which something is being typed.
     if (!selected) return;
     if (document.activeElement === document.body || document.activeElement?.closest('[role=grid]')) {
+      // Where it is scrolled to, the matrix decides: the browser knows nothing of its fixed head.
       element.current?.focus({ preventScroll: true });
     }
   }, [selected]);
+  // Reached by Tab or by a click alike: what has the focus is what is selected.
   const select = () => {
     if (!selected) dispatch(cellSelected(slotAt(row, column, layer)));
   };

@@ -34,7 +34,9 @@ export const MatrixRow = memo(function MatrixRow(props: Props) {
   const dispatch = useAppDispatch();
   const { device, control, more, unfolded } = row;
   const above = model.rows[index - 1];
+  // Further triggers of a control stand under its name and need only say how they are used.
   const under = unfolded && above?.control === control && above.group === row.group;
+  // Folding is remembered by control: the row of its main trigger stands for all.
   const fold = () => dispatch(triggersFolded({ control: `${device.id}/${control.id}`, open: !unfolded }));
   const name = rowWord(row, under && control.kind !== 'wheel');
   return (

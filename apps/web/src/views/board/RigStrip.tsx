@@ -41,6 +41,7 @@ interface Props {
 /** The rig above the matrix: pressing or turning a drawn control finds its row. */
 export function RigStrip({ devices, selected, flashing, onUse }: Props) {
   const simulated = useAppSelector(selectSimulated);
+  // What hinders the person comes first: a device that is gone, then a battery that will be.
   const asideOf = (device: Device) => {
     const { plugged, low, charge } = simulatedDevice(simulated, device);
     if (!plugged) return WORDS.unplugged;
@@ -67,6 +68,7 @@ export function RigStrip({ devices, selected, flashing, onUse }: Props) {
             onDown={(control) => onUse(device, { control, trigger: 'press', down: true, select: true })}
             onUp={(control) => onUse(device, { control, trigger: 'press', down: false, select: true })}
             onTurn={(control, _unit, amount) => {
+              // A turn is over as soon as it is made, so it lights and fades at once.
               const trigger = amount > 0 ? 'clockwise' : 'anticlockwise';
               onUse(device, { control, trigger, down: true, select: true });
               onUse(device, { control, trigger, down: false, select: true });
@@ -99,6 +101,7 @@ function countWords(device: Device): string {
 }
 
 function litControls(device: Device, flashing: ReadonlySet<string>): ReadonlySet<string> {
+  // Rows are lit by trigger, drawings by control: the trigger is dropped.
   const own = [...flashing].filter((key) => key.startsWith(`${device.id}/`));
   return new Set(own.map((key) => key.split('/')[1] ?? ''));
 }

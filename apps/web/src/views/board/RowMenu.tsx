@@ -24,6 +24,7 @@ export function RowMenu({ row, layer, onCopy }: Props) {
   };
   const place = { device: device.id, control: control.id, trigger };
   const cell = useAppSelector(selectCell);
+  // Only a cell of this row that has something of its own can be copied from here.
   const own = cell?.face.source === 'set' && cell.row === row ? cell : null;
   return (
     <>

@@ -11,6 +11,7 @@ export const boardFinder: FindSource = {
   items: createSelector(
     [
       selectSetup,
+      // A control is found in the column that is worked in.
       (state: RootState) => selectBoardState(state).selected?.profile ?? state.engine.engine.profile,
     ],
     (setup, profile) => findItems(setup, profile).map(foundOf),
@@ -24,8 +25,10 @@ function foundOf({ key, kind, name, owner, shortcut, control, slot }: FindItem):
     name,
     owner,
     shortcut,
+    // A command nothing runs is worth as much as one that something does: that is what one looks for.
     hint: kind === 'command' ? (control ?? WORDS.noControl) : null,
     go: (dispatch) => {
+      // Selected first and then shown: the Board opens with the cell in sight.
       dispatch(cellSelected(slot));
       return '/board';
     },

@@ -56,6 +56,7 @@ export function boardModel(setup: Setup, shown: Shown): BoardModel {
   const columns = columnsOf(setup, shown);
   const chains = columns.map(({ profile }) => profileChain(setup, profile.id));
   const all = rowsOf(setup, shown);
+  // Twenty thousand faces take seconds to make, the hundred that are seen a millisecond.
   const faces = new Map<BoardRow, (CellFace | undefined)[]>();
   const faceAt = (row: BoardRow, column: number): CellFace | null => {
     const own = faces.get(row) ?? [];
@@ -65,6 +66,7 @@ export function boardModel(setup: Setup, shown: Shown): BoardModel {
     own[column] ??= faceOf(setup, chains[column] ?? [], place.profile, row, shown);
     return own[column] ?? null;
   };
+  // Every word must be somewhere in the row: "dial larkframe" finds more than the exact phrase would.
   const wanted = shown.search.trim().toLowerCase().split(/\s+/).filter(Boolean);
   const rows = all.filter((row) => {
     if (shown.onlySet && !columns.some((_column, c) => isSetHere(faceAt(row, c), shown.layer))) return false;
@@ -106,6 +108,7 @@ function columnsOf(setup: Setup, { hidden, pinned }: BoardView): readonly BoardC
  * unfolded; by device or by the way they are used.
  */
 function rowsOf(setup: Setup, { unfolded, asked, grouping }: Shown): readonly BoardRow[] {
+  // A trigger that is bound anywhere has its row, in every column, so that it cannot be lost from sight.
   const set = new Set(
     Object.values(setup.profiles).flatMap(({ bindings }) =>
       Object.keys(bindings).map((key) => key.slice(key.indexOf('/') + 1)),
@@ -121,6 +124,7 @@ function rowsOf(setup: Setup, { unfolded, asked, grouping }: Shown): readonly Bo
       const always = all.filter(isAlways);
       const open = unfolded.has(key);
       return (open ? all : always).map((trigger, i): BoardRow => {
+        // Told by the first row of a control only.
         const more = i === 0 ? all.length - always.length : 0;
         const name = triggerName(control, trigger);
         const group = grouping === 'device' ? deviceGroup(device) : WAYS[wayOf(trigger)];
@@ -129,6 +133,7 @@ function rowsOf(setup: Setup, { unfolded, asked, grouping }: Shown): readonly Bo
     }),
   );
   if (grouping === 'device') return rows;
+  // `toSorted` keeps the order of equals: devices stay together within a way.
   const order: readonly string[] = Object.values(WAYS);
   return rows.toSorted((a, b) => order.indexOf(a.group) - order.indexOf(b.group));
 }

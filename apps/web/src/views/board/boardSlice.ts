@@ -50,6 +50,7 @@ const slice = createSlice({
     recordingEnded: (state) => {
       state.recording = false;
     },
+    // The selection goes along, so that the same cell is seen in the other layer; recording does not.
     layerShown: (state, { payload }: PayloadAction<string>) => {
       state.layer = payload;
       state.recording = false;

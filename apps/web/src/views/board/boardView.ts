@@ -20,6 +20,7 @@ const KEPT_AT = 'nimble-lever.board-view';
 /** The view that was kept; the usual one where there is none that can be read. */
 export function keptView(): BoardView {
   try {
+    // Kept by an earlier version, by hand, or cut off: whatever does not fit counts as none.
     return viewSchema.parse(JSON.parse(localStorage.getItem(KEPT_AT) ?? ''));
   } catch {
     return USUAL_VIEW;

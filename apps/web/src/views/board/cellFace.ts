@@ -20,7 +20,9 @@ export function faceOf(
 ): CellFace {
   const { device, control, trigger } = row;
   const { decided } = resolveBehaviour(chain, layersOf(layer), device.id, control.id, trigger);
+  // Set here, and not only decided by something that is set elsewhere.
   const here = decided?.profile === asked.id && decided.layer === layer;
+  // Where it comes from, told in grey beside what is inherited.
   const from = decided && !here ? placeName(setup, decided, asked) : null;
   const hasNote = here && decided?.binding.note !== null;
   const base = compare && decided && decided.layer !== BASE_LAYER ? baseName(setup, chain, asked, row) : null;
@@ -54,10 +56,12 @@ function doesOf(setup: Setup, decided: Decided, asked: Profile): Does {
   if (!decided || !behaviour || behaviour.kind === 'native')
     return { ...nothing, does: 'native', name: 'native' };
   if (behaviour.kind === 'off') return { ...nothing, does: 'off', name: offName(setup, behaviour.heardBy) };
+  // A command is looked up in the program of the profile that decided: that is whose shortcut is sent.
   const owner = setup.profiles[decided.profile] ?? asked;
   const { action, target } = behaviour;
   const { name, shortcut, family, intent } = describeAction(setup, owner, action);
   const keycap = action.kind === 'wheel' ? wheelText(action.ticks, action.axis) : shortcut;
+  // Keys that no command has are best called what the person wrote on the control.
   const label = decided.binding.face?.label;
   const shown = action.kind === 'shortcut' && name === 'Send keys' && label ? label : name;
   const to = target ? ` in ${programName(setup, target.program)}` : '';

@@ -65,8 +65,10 @@ export function findItems(setup: Setup, profile: string): readonly FindItem[] {
       })),
     )
     .flatMap(({ profile: of, list }) => list.map((command) => ({ of, command })));
+  // The first control that runs a command, in the order of the rig: one place to go to is enough.
   const running = new Map<string, (typeof places)[number]>();
   for (const of of new Set(commands.map((entry) => entry.of))) {
+    // Once a profile, not once a command: thousands of commands are looked through at every key.
     const chain = profileChain(setup, of);
     for (const place of places) {
       const command = commandAt(setup, chain, place);

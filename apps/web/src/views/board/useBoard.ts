@@ -70,6 +70,7 @@ export function useMatrixKeys(model: BoardModel, openChooser: () => void, openHe
   return useCallback(
     (event: KeyboardEvent) => {
       if (!cell) return;
+      // What the matrix does not use goes on to the page: undo, find, the browser's own.
       const act = keyAction(event, cell, model, { openChooser, openHelp });
       if (!act) return;
       event.preventDefault();
@@ -90,6 +91,7 @@ function keyAction(
   model: BoardModel,
   open: { readonly openChooser: () => void; readonly openHelp: () => void },
 ): Act | null {
+  // By what the key means, so that Ctrl+C is the same on every layout; keys with Alt belong to the browser.
   const { key, ctrlKey, metaKey, altKey } = event;
   if (altKey) return null;
   if (ctrlKey || metaKey) {
@@ -139,6 +141,7 @@ function targetOf(key: string, at: { row: number; column: number }, model: Board
   if (key === 'End') return { ...at, column: last.column };
   const move = MOVES[key];
   if (!move) return null;
+  // At an edge the keys stay where they are; they do not jump to the other side.
   const within = (value: number, end: number) => Math.max(0, Math.min(end, value));
   return { row: within(at.row + move[0], last.row), column: within(at.column + move[1], last.column) };
 }

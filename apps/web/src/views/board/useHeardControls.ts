@@ -30,14 +30,17 @@ export function useHeardControls(heard: (device: Device, use: Use) => void): voi
   const store = useStore() as AppStore;
   useSources(SOURCES, true, ({ id, change }: Heard) => {
     const state = store.getState();
+    // Pedals and pads send keys like a keyboard: while something is typed or recorded, keys are text.
     const isKey = id.startsWith('key/');
     if (isKey && change.kind === 'down' && (isTyping() || selectBoardState(state).recording)) return false;
+    // What belongs to no control of the rig is left to the browser.
     const found = controlHeard(selectSetup(state).devices, { id, change });
     if (!found) return false;
     const { device, control } = found;
     for (const use of usesHeard(found, change)) {
       const trigger = triggerOf(control, use);
       heard(device, { control, trigger, down: use.kind !== 'up', select: !OWN.has(id) });
+      // Turns and positions have no up of their own; they light for a moment.
       if (use.kind === 'turn' || use.kind === 'position') {
         heard(device, { control, trigger, down: false, select: false });
       }

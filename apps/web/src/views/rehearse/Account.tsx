@@ -90,6 +90,7 @@ export function Account() {
   );
 }
 
+/** One thing that happened: what was done, what came of it, and why. Drawn once, as it does not change any more. */
 const AccountEntry = memo(function AccountEntry({ item }: { readonly item: AccountItem }) {
   const setup = useAppSelector(selectSetup);
   const { explanation, ran } = item;

@@ -39,6 +39,7 @@ const Box = styled('aside')(({ theme: { vars } }) => ({
   '& ol small': { fontSize: 11, color: vars?.palette.text.secondary },
 }));
 
+/** A control that was heard, and where it went. */
 interface Told {
   readonly key: number;
   readonly name: string;
@@ -48,6 +49,7 @@ interface Told {
 /** How many of the things heard are listed. */
 const LISTED = 6;
 
+/** Real devices are heard while the pointer is over `surface` or keys go there, and left alone elsewhere. */
 interface Props {
   readonly surface: RefObject<HTMLElement | null>;
   readonly onClose: () => void;

@@ -26,6 +26,7 @@ const Pad = styled('div')(({ theme: { vars } }) => ({
 
 /** Millimetres of a real pad that a pixel of the drawn one stands for, and pixels an arrow key goes. */
 const MM_PER_PX = 0.5;
+/** Pixels a press of an arrow moves; two of them make a nudge with the usual settings. */
 const KEY_STEP = 12;
 
 /** A small pad on which a pen hovers and touches, or a mouse moves: the desk's pointer follows at the device's speed. */
@@ -94,6 +95,7 @@ export function PointerPad({ device }: { readonly device: Device }) {
   );
 }
 
+/** Which way an arrow moves. */
 const ARROWS: Readonly<Record<string, readonly [dx: number, dy: number]>> = {
   ArrowUp: [0, -1],
   ArrowRight: [1, 0],

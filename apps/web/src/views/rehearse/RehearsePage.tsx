@@ -37,6 +37,7 @@ const Surface = styled('section')(({ theme: { vars } }) => ({
   '& .windows': { flex: 1, minHeight: 0, position: 'relative', overflow: 'hidden', isolation: 'isolate' },
 }));
 
+/** Where a window stands on the desk, in parts of it, so that every size of page shows the same desk. */
 type Place = Readonly<Record<'left' | 'top' | 'width' | 'height', string>>;
 const place = (left: string, top: string, width: string, height: string): Place => ({
   left,
@@ -45,6 +46,9 @@ const place = (left: string, top: string, width: string, height: string): Place 
   height,
 });
 
+/**
+ * Each practice program with its place. Windows overlap, so that bringing one to the front is something to be seen.
+ */
 const PROGRAMS: Readonly<Record<PracticeProgram, { readonly view: ComponentType; readonly place: Place }>> = {
   larkframe: { view: LarkframeView, place: place('2.5%', '3%', '58%', '76%') },
   brindle: { view: BrindleView, place: place('31%', '20%', '66.5%', '77%') },

@@ -104,10 +104,12 @@ export function TrayDevice({ device: plain }: { readonly device: Device }) {
   );
 }
 
+/** The device an event is about; none where a window or the clock is. */
 function deviceOf({ explanation: { event } }: Happening): string | null {
   return 'device' in event ? event.device : null;
 }
 
+/** What one can do with a drawn control, for those who do so by keys. */
 function hintOf(control: Control): string {
   if (control.phrase !== null) return `${control.name}, Space says it`;
   const turns = control.rotor ? ', arrow keys turn it' : '';

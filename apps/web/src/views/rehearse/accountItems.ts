@@ -27,6 +27,10 @@ export function accountItems(happenings: readonly Happening[]): readonly Account
   return items.toReversed();
 }
 
+/**
+ * What would only fill the account: a press that waits to become something, the pointer's way, releases that say
+ * nothing.
+ */
 function isWorthTelling({ outcome, event, changes }: Explanation): boolean {
   if (outcome.kind === 'released') return outcome.silent;
   if (event.kind === 'edited') return changes.length > 0;
@@ -61,6 +65,7 @@ function joinRepeat(a: Explanation, b: Explanation): Explanation | null {
   return { ...a, strokes: [...a.strokes, ...b.strokes] };
 }
 
+/** Runs of the same command are counted: a dial of forty steps is one line. */
 function countRan(before: AccountItem['ran'], more: readonly Ran[]): AccountItem['ran'] {
   const counted = [...before];
   for (const ran of more) {

@@ -7,8 +7,10 @@ import { RampFields } from './RampFields.tsx';
 import { TuneCard } from './TuneCard.tsx';
 import { WORDS } from './words.ts';
 
+/** What is tried first: noticeable, and not yet hard to aim with. */
 const FIRST: Acceleration = { max: 2, from: 60, to: 400 };
 
+/** The pointer's acceleration, and how it was when the device came. */
 interface Props {
   readonly acceleration: Acceleration | null;
   readonly onChange: (acceleration: Acceleration | null) => void;
@@ -20,6 +22,7 @@ interface Props {
 /** How much further a faster hand moves the pointer, with its curve. */
 export function AccelerationCard({ acceleration, onChange, onReset, children }: Props) {
   const points = useMemo(() => {
+    // Drawn a little beyond where the ramp is full, so that the level part is seen.
     const end = Math.max(600, (acceleration?.to ?? 0) * 1.4);
     return Array.from({ length: 61 }, (_, i) => {
       const x = (i / 60) * end;

@@ -14,6 +14,7 @@ import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { WORDS } from './words.ts';
 
+/** Where a new device comes from. */
 interface Props {
   /** The device that can be copied. */
   readonly current: Device | null;
@@ -29,6 +30,7 @@ export function AddDevice({ current, onAdded }: Props) {
   const close = () => setAnchor(null);
   const add = (model: Device) => {
     close();
+    // Null when the set-up is full, which the person has been told then.
     const id = dispatch(addFromCatalogue(model.id));
     if (id !== null) onAdded(id);
   };

@@ -23,14 +23,17 @@ export function ComputersTab({ device }: { readonly device: Device }) {
   const { computers } = device.settings;
   const pressed = device.controls.filter(({ canPress }) => canPress);
   const [wanted, setWanted] = useState('');
+  // The last control by default: switching away is best put where the hand does not rest.
   const chosen = pressed.find(({ id }) => id === wanted) ?? pressed.at(-1);
   const add = () => {
+    // Two at once: one computer alone is nothing to switch between.
     const first = computers.length === 0 ? [WORDS.thisOne] : computers;
     edits.set({ computers: [...first, WORDS.another] });
   };
   const giveSwitch = () => {
     if (!chosen) return;
     const slot = {
+      // Everywhere: whoever has gone to another computer must be able to come back, whatever is in front.
       profile: EVERYWHERE,
       layer: BASE_LAYER,
       device: device.id,
@@ -40,6 +43,7 @@ export function ComputersTab({ device }: { readonly device: Device }) {
     const behaviour = acting({ kind: 'computer', device: null, change: 'next', computer: 0 }, 'tap');
     dispatch(makeEdit({ kind: 'set', at: itemAt.binding(slot), fields: { behaviour } }));
   };
+  // Found in the bindings rather than kept: there can be several, on other devices too.
   const switchers = switchersOf(setup, device.id);
   return (
     <>
@@ -86,12 +90,14 @@ export function ComputersTab({ device }: { readonly device: Device }) {
   );
 }
 
+/** A computer by its place in the device's list. */
 interface NameProps {
   readonly name: string;
   readonly at: number;
   readonly onChange: (name: string) => void;
 }
 
+/** Its name; an empty one goes back to what it was. */
 function ComputerName({ name, at, onChange }: NameProps) {
   const draft = useDraft(name, (text) => {
     if (text.trim()) onChange(text.trim());
@@ -111,6 +117,7 @@ function switchersOf(setup: Setup, device: string): readonly string[] {
     Object.entries(bindings).flatMap(([key, { behaviour }]) => {
       const slot = slotOf(id, key);
       if (!slot || behaviour.kind !== 'action' || behaviour.action.kind !== 'computer') return [];
+      // Null means the device the control is on.
       if ((behaviour.action.device ?? slot.device) !== device) return [];
       const owner = setup.devices.find((each) => each.id === slot.device)?.name ?? slot.device;
       const use = triggerNameIn(setup, slot.device, slot.control, slot.trigger);

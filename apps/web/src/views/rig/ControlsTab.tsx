@@ -50,6 +50,7 @@ const List = styled('ul')(({ theme: { vars } }) => ({
   },
 }));
 
+/** The controls of a device, and which of them is looked at. */
 interface Props {
   readonly device: Device;
   readonly profile: string;
@@ -72,6 +73,7 @@ export function ControlsTab({ device, profile, layer, selected, lit, onSelect }:
     <List ref={list}>
       {device.controls.map((control) => {
         const uses = usesOf(setup, device, control, profile, layer);
+        // Only the selected one has fields: a hundred controls with fields are a hundred tab stops.
         const isSelected = control.id === selected;
         return (
           <li key={control.id} data-selected={isSelected} data-lit={lit.has(`${device.id}/${control.id}`)}>
@@ -104,20 +106,24 @@ export function ControlsTab({ device, profile, layer, selected, lit, onSelect }:
   );
 }
 
+/** One control, and how it was when the device came, so that it can be put back. */
 interface FieldsProps {
   readonly control: Control;
   readonly edits: DeviceEdits;
   readonly came: Device | null;
 }
 
+/** What can be changed of a control: how it is called, and for a voice what is said. */
 function ControlFields({ control, edits, came }: FieldsProps) {
   const name = useDraft(control.name, (text) => {
     if (text.trim()) edits.setControl({ ...control, name: text.trim() });
   });
   const phrase = useDraft(control.phrase ?? '', (text) => {
     const said = text.trim();
+    // A phrase is called what is said, cut to what a name may be.
     if (said) edits.setControl({ ...control, name: cutName(said), phrase: said });
   });
+  // Controls that came with the device stay: without them it would not be the device.
   const isOwn = !came?.controls.some(({ id }) => id === control.id);
   return (
     <div className="edit">

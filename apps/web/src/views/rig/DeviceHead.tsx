@@ -35,6 +35,7 @@ const Box = styled('header')(({ theme: { vars } }) => ({
   '& .MuiButton-root': { minHeight: 28, paddingBlock: 1, fontSize: 12 },
 }));
 
+/** A device with the profile and layer its labels are shown for. */
 interface Props {
   readonly device: Device;
   readonly profile: string;
@@ -51,11 +52,13 @@ export function DeviceHead({ device, profile, layer, onProfile, onLayer, childre
   const simulated = useAppSelector(selectSimulated);
   const { plugged, charge } = simulatedDevice(simulated, device);
   const at = itemAt.device(device.id);
+  // An empty name is not kept: a device without one could not be spoken of.
   const name = useDraft(device.name, (text) => {
     const next = text.trim();
     if (next) dispatch(makeEdit({ kind: 'set', at, fields: { name: next } }));
   });
   const came = asItCame(device);
+  // Nothing to put back where nothing differs; compared by content, since edits make new objects.
   const isSame = came !== null && sameJson(came, device);
   return (
     <Box>
@@ -64,6 +67,7 @@ export function DeviceHead({ device, profile, layer, onProfile, onLayer, childre
         inputProps={{ 'aria-label': WORDS.name, maxLength: 60 }}
         sx={{ width: 150, fontWeight: 650 }}
       />
+      {/* The practice desk has no cables: pulling one out is a button. } */}
       <Button title={WORDS.simulated} onClick={() => dispatch(setPlugged(device.id, !plugged))}>
         {plugged ? WORDS.unplug : WORDS.plugIn}
       </Button>

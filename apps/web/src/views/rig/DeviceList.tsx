@@ -67,6 +67,7 @@ const Box = styled('nav')(({ theme: { vars } }) => ({
   '& footer': { flex: 'none', padding: '8px 12px 12px', borderTop: `1px solid ${vars?.palette.divider}` },
 }));
 
+/** The devices in the person's order. */
 interface Props {
   readonly devices: readonly Device[];
   readonly selected: string;
@@ -76,6 +77,7 @@ interface Props {
 /** All devices of the set-up, connected or not, in the person's order; it is plain which one is being edited. */
 export function DeviceList({ devices, selected, onSelect }: Props) {
   const dispatch = useAppDispatch();
+  // The order is the Board's as well, and part of the set-up.
   const move = (device: Device, at: number) =>
     dispatch(makeEdit(moveTo(itemAt.device(device.id), devices, device.id, at)));
   return (
@@ -95,6 +97,7 @@ export function DeviceList({ devices, selected, onSelect }: Props) {
               </b>
               <DeviceState device={device} />
             </button>
+            {/* Moved by keys and by pointer alike, only where one is: fewer targets, all of them large enough. } */}
             {device.id === selected && (
               <span className="moves">
                 <button
@@ -125,6 +128,7 @@ export function DeviceList({ devices, selected, onSelect }: Props) {
   );
 }
 
+/** Whether it is plugged in, and its charge where it has a battery. */
 function DeviceState({ device }: { readonly device: Device }) {
   const simulated = useAppSelector(selectSimulated);
   const { plugged, charge, low } = simulatedDevice(simulated, device);

@@ -35,9 +35,11 @@ const Tabs = styled('div')(({ theme: { vars } }) => ({
   },
 }));
 
+/** What there is to a device, in the order in which one gets to it. */
 const TABS = ['controls', 'tuning', 'computers', 'memory'] as const;
 export type Part = (typeof TABS)[number];
 
+/** A device and the part of it that is shown. */
 interface Props {
   readonly device: Device;
   readonly profile: string;
@@ -65,6 +67,7 @@ export function DeviceParts({ device, profile, layer, selected, lit, tab, onTab,
             tabIndex={own === tab ? 0 : -1}
             onClick={() => onTab(own)}
             onKeyDown={({ key, currentTarget }) => {
+              // Arrows go from tab to tab (WAI-ARIA Authoring Practices, "Tabs").
               const by = { ArrowRight: 1, ArrowLeft: -1 }[key];
               const next = by === undefined ? undefined : TABS[i + by];
               if (!next || by === undefined) return;

@@ -41,9 +41,11 @@ export function FeelPad({ settings }: { readonly settings: DeviceSettings }) {
     last.current = { x, y, t };
     if (!from) return;
     const [dx, dy] = [x - from.x, y - from.y];
+    // The hand's speed in millimetres a second: pixels of the screen stand for the hand's way.
     const pace = t > from.t ? (Math.hypot(dx, dy) * MM_PER_PX * 1000) / (t - from.t) : 0;
     const gain = pointerGain(speed, acceleration, pace);
     const { width, height } = currentTarget.getBoundingClientRect();
+    // The dot stops at the edges, as a pointer does at those of the screen.
     const within = (value: number) => Math.max(0, Math.min(100, value));
     setDot((before) => ({
       x: within(before.x + ((dx * gain) / width) * 100),
@@ -56,6 +58,7 @@ export function FeelPad({ settings }: { readonly settings: DeviceSettings }) {
         role="img"
         aria-label={WORDS.feelPad(tidy(speed))}
         onPointerMove={onMove}
+        // The way outside is no movement on the pad: it begins anew where the pointer comes back.
         onPointerLeave={() => {
           last.current = null;
         }}

@@ -59,6 +59,7 @@ const Box = styled('section')(({ theme: { vars } }) => ({
 /** Keys the page itself is worked with are heard only as themselves: Tab, Enter, Space, Escape, arrows. */
 const OWN_KEYS = /^key\/(Tab|Enter|Space|Escape|Arrow\w+|ShiftLeft|ShiftRight)$/;
 
+/** Which control was used last, and whose it is. */
 interface Props {
   readonly device: Device;
   readonly control: Control | null;
@@ -75,6 +76,7 @@ export function FindPanel({ device, control, onUsed, onSelect }: Props) {
   const [felt, setFelt] = useState<string | null>(null);
   const [mapping, setMapping] = useState(false);
   const [described, setDescribed] = useState<Device | null>(null);
+  // What is heard goes to the device that is shown now, not to the one at the time the panel opened.
   const owner = useRef(device);
   owner.current = device;
   const sources = useMemo(
@@ -90,6 +92,7 @@ export function FindPanel({ device, control, onUsed, onSelect }: Props) {
   );
   const change = useCallback(
     (next: Device) => {
+      // As it is at this moment: another page may have edited it since.
       const now = selectSetup(store.getState()).devices.find(({ id }) => id === next.id);
       if (now) dispatch(makeEdits(changesOf(itemAt.device(next.id), now, next)));
     },
@@ -105,6 +108,7 @@ export function FindPanel({ device, control, onUsed, onSelect }: Props) {
     const found = controlHeard(devices, input);
     const isUp = input.change.kind === 'up';
     if (found) {
+      // Lit as long as it is down; what has no up is lit for a moment.
       onUsed(found.device, found.control, !isUp);
       if (input.change.kind === 'turn' || input.change.kind === 'value')
         onUsed(found.device, found.control, false);
@@ -117,6 +121,7 @@ export function FindPanel({ device, control, onUsed, onSelect }: Props) {
     }
     if (isUp) return;
     setHeard(input);
+    // Mapping goes on by itself: twelve keys in a row are twelve presses, not twelve clicks.
     if (found || !mapping) return;
     const current = devices.find(({ id }) => id === owner.current.id) ?? owner.current;
     change(addHeardControl(current, input.id, input.name, input.change).device);

@@ -74,6 +74,7 @@ const Box = styled('section')(({ theme: { vars } }) => ({
   },
 }));
 
+/** A device with what its controls do written beside them. */
 interface Props {
   readonly device: Device;
   readonly profile: string;
@@ -91,6 +92,7 @@ export function LabelledDevice({ device, profile, layer, selected, lit, onUse }:
   const size = useSize(element);
   const { fontFamily } = useTheme().typography;
   const measure = useMemo(() => {
+    // Widths are measured as the browser will draw them; a guess by letters would cut Hebrew or capitals.
     const pen = document.createElement('canvas').getContext('2d');
     if (pen) pen.font = `${SIZE}px ${fontFamily}`;
     return (text: string) => pen?.measureText(text).width ?? 0;
@@ -99,6 +101,7 @@ export function LabelledDevice({ device, profile, layer, selected, lit, onUse }:
     device.controls.map((control) => [control.id, usesOf(setup, device, control, profile, layer)]),
   );
   const plan = layOut(device, size, uses, measure);
+  // Keys of this device only, without its name.
   const own = new Set(
     [...lit].flatMap((key) => (key.startsWith(`${device.id}/`) ? [key.slice(device.id.length + 1)] : [])),
   );
@@ -127,6 +130,7 @@ export function LabelledDevice({ device, profile, layer, selected, lit, onUse }:
               }}
             />
           </div>
+          {/* Lines and labels repeat what the controls' own names say, so that a screen reader is spared them. } */}
           <svg className="lines" aria-hidden>
             {plan.labels.map(({ id, line, point }) => (
               <g key={id}>
@@ -170,6 +174,7 @@ function insideWords({ controls }: Device, id: string, does: string | null): str
   return phrase === null ? (does ?? '') : `“${phrase}”: ${does ?? WORDS.nothing}`;
 }
 
+/** The labels of a control as one sentence, for those who do not see the lines. */
 function sentence(uses: readonly ControlUse[]): string {
   return uses.map(({ way, does }) => `${way.toLowerCase()} ${does ?? WORDS.nothing}`).join(', ');
 }

@@ -32,6 +32,7 @@ const Table = styled('table')(({ theme: { vars } }) => ({
   '& .differs': { color: vars?.palette.tokens.brick },
 }));
 
+/** What the device itself can keep of a profile. */
 interface Props {
   readonly device: Device;
   readonly profile: string;
@@ -45,6 +46,7 @@ export function MemoryTab({ device, profile }: Props) {
   const [stored, setStored] = useState(0);
   const [failed, setFailed] = useState(false);
   const size = device.memory?.slotBytes ?? 0;
+  // Planned for the whole profile, so that what does not fit is known before anything is stored.
   const plan = useMemo(() => planMemory(setup, device, profile, size), [setup, device, profile, size]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: read anew after storing.
   const read = useMemo(() => readMemory(device, readSlot(device.id, slot)), [device, slot, stored]);
@@ -58,9 +60,11 @@ export function MemoryTab({ device, profile }: Props) {
   const nameOf = (control: string, trigger: (typeof plan.entries)[number]['trigger']) =>
     triggerNameIn(setup, device.id, control, trigger);
   const store = () => {
+    // A browser may refuse to keep things; then nothing was stored, and that is said.
     setFailed(!writeSlot(device.id, slot, writeMemory(device, plan.entries)));
     setStored(stored + 1);
   };
+  // What is stored against what would be: the two drift apart with every edit.
   const differences = compareMemory(read.ok ? read.value : [], plan.entries);
   return (
     <>

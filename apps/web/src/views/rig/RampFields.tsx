@@ -4,6 +4,7 @@ import type { Acceleration } from '@nimble-lever/core/devices';
 import { NumberField } from '../../pieces/NumberField.tsx';
 import { WORDS } from './words.ts';
 
+/** A ramp by three numbers: how fast it can get, where it begins, where it is full. */
 interface Props {
   readonly ramp: Acceleration;
   readonly unit: string;
@@ -18,6 +19,7 @@ interface Props {
 
 /** Where a curve begins to rise, where it is full, and how high that is. */
 export function RampFields({ ramp, unit, least, most, whole, farthest, onChange }: Props) {
+  // Where it begins stays below where it is full: each bounds the other.
   const fields = [
     { part: 'from', label: WORDS.fromSpeed, unit, min: 0, max: ramp.to - 1, whole: true },
     { part: 'to', label: WORDS.toSpeed, unit, min: ramp.from + 1, max: farthest, whole: true },

@@ -41,6 +41,7 @@ const Empty = styled('div')({
 export function RigPage() {
   const setup = useAppSelector(selectSetup);
   const front = useAppSelector((state) => state.engine.engine.profile);
+  // Kept by id: a device that is removed elsewhere gives way to the first.
   const [wanted, setWanted] = useState<string | null>(null);
   const [control, setControl] = useState<string | null>(null);
   const [profile, setProfile] = useState<string | null>(null);
@@ -59,6 +60,7 @@ export function RigPage() {
     light(key);
     setWanted(owner.id);
     setControl(used.id);
+    // What was used is to be seen, whichever part was open.
     setTab('controls');
   };
   if (!device) {
@@ -69,6 +71,7 @@ export function RigPage() {
       </Empty>
     );
   }
+  // The program in front until another is chosen, so that the labels follow the work.
   const shownProfile = profile && setup.profiles[profile] ? profile : front;
   const shownLayer = setup.layers.some(({ id }) => id === layer) ? layer : BASE_LAYER;
   return (

@@ -10,6 +10,7 @@ import { TuneCard } from './TuneCard.tsx';
 import type { DeviceEdits } from './useDeviceEdits.ts';
 import { WORDS } from './words.ts';
 
+/** What is tried first for a dial: a quick twist counts five times a slow one. */
 const FIRST: NonNullable<SpeedUp> = { max: 5, from: 120, to: 720 };
 
 /** How far for one step of a dial, knob or ring, and how many more a fast turn sends. */
@@ -18,6 +19,7 @@ export function RotorCard({ control, edits }: { readonly control: Control; reado
   const came = edits.came?.controls.find(({ id }) => id === control.id)?.rotor ?? null;
   const speedUp = rotor?.speedUp ?? null;
   const points = useMemo(() => {
+    // To beyond where the speed is full, so that one sees that it stays there.
     const end = Math.max(900, (speedUp?.to ?? 0) * 1.3);
     return Array.from({ length: 121 }, (_, i) => {
       const x = (i / 120) * end;
@@ -26,6 +28,7 @@ export function RotorCard({ control, edits }: { readonly control: Control; reado
   }, [speedUp]);
   if (!rotor) return null;
   const set = (next: Control['rotor']) => edits.setControl({ ...control, rotor: next });
+  // Nobody knows how a device came that was described by hand; then there is nothing to go back to.
   const isSame = !came || JSON.stringify(came) === JSON.stringify(rotor);
   return (
     <TuneCard title={WORDS.turning(control.name)} onReset={isSame ? null : () => set(came)}>

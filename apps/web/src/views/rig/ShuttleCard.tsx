@@ -11,6 +11,7 @@ export function ShuttleCard({ control, edits }: { readonly control: Control; rea
   const { spring } = control;
   const came = edits.came?.controls.find(({ id }) => id === control.id)?.spring ?? null;
   const rates = spring?.rates;
+  // One bar a position: there is nothing between two positions of a ring.
   const points = useMemo(() => (rates ?? []).map((y, i) => ({ x: String(i + 1), y })), [rates]);
   if (!rates) return null;
   const set = (next: readonly number[]) => edits.setControl({ ...control, spring: { rates: [...next] } });

@@ -9,6 +9,7 @@ import { WORDS } from './words.ts';
 
 /** The ends of the scale; it is drawn by doublings, as a hand feels them. */
 const LEAST = 0.125;
+/** Times the plain speed. */
 const MOST = 8;
 
 const Scale = styled('div')(({ theme: { vars } }) => ({
@@ -51,12 +52,15 @@ const Scale = styled('div')(({ theme: { vars } }) => ({
   },
 }));
 
+/** Speeds by equal ratios along the slider: from 1 to 2 is as far as from 2 to 4, as it is felt. */
 const partOf = (speed: number) => Math.log(speed / LEAST) / Math.log(MOST / LEAST);
+// To twentieths: finer differences cannot be felt.
 const speedAt = (part: number) => {
   const speed = LEAST * (MOST / LEAST) ** Math.max(0, Math.min(1, part));
   return Math.round(speed * 20) / 20 || LEAST;
 };
 
+/** The pointer speeds that controls step through. */
 interface Props {
   readonly speeds: readonly number[];
   readonly onChange: (speeds: readonly number[]) => void;
@@ -67,6 +71,7 @@ interface Props {
 export function SpeedsCard({ speeds, onChange, onReset }: Props) {
   const scale = useRef<HTMLDivElement>(null);
   const [dragged, setDragged] = useState<{ readonly at: number; readonly speed: number } | null>(null);
+  // Drawn where it is dragged, and edited once when it is let go.
   const shown = dragged ? speeds.with(dragged.at, dragged.speed) : speeds;
   const speedUnder = ({ clientX }: PointerEvent) => {
     const box = scale.current?.getBoundingClientRect();
@@ -80,6 +85,7 @@ export function SpeedsCard({ speeds, onChange, onReset }: Props) {
     const speed = speeds[at];
     if (event.key === 'Delete') onChange(speeds.toSpliced(at, 1));
     else if (by !== undefined && speed !== undefined)
+      // A fiftieth of the scale a key: about a tenth faster or slower.
       onChange(speeds.with(at, speedAt(partOf(speed) + by * 0.02)));
     else return;
     event.preventDefault();
@@ -90,6 +96,7 @@ export function SpeedsCard({ speeds, onChange, onReset }: Props) {
       <Scale
         ref={scale}
         onPointerDown={(event) => {
+          // A press on the scale adds; on a speed it begins to drag.
           if (event.target === event.currentTarget || !(event.target instanceof HTMLButtonElement)) {
             add(speedUnder(event));
           }

@@ -4,6 +4,7 @@ import { TryPad } from './TryPad.tsx';
 import { TuneCard } from './TuneCard.tsx';
 import { WORDS } from './words.ts';
 
+/** Each threshold with its bounds, the same as the set-up's schema has. */
 const FIELDS = [
   ['holdMs', 20, 5000],
   ['doubleMs', 20, 5000],
@@ -12,6 +13,7 @@ const FIELDS = [
   ['confirmMs', 20, 5000],
 ] as const;
 
+/** When a press becomes a hold, a double press, a nudge. */
 interface Props {
   readonly settings: DeviceSettings;
   readonly onChange: (settings: Partial<DeviceSettings>) => void;

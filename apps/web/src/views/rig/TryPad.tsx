@@ -38,10 +38,12 @@ const Line = styled('svg')(({ theme: { vars } }) => ({
 
 /** How many presses are kept and drawn, and how many pixels a millisecond is. */
 const KEPT = 12;
+/** Of those kept, how many are drawn; the drawing's width in pixels, and the milliseconds it shows. */
 const DRAWN = 4;
 const WIDTH = 330;
 const SPAN = 900;
 
+/** Presses of one's own, from which thresholds are suggested. */
 interface Props {
   readonly settings: DeviceSettings;
   readonly onChange: (settings: Partial<DeviceSettings>) => void;
@@ -65,14 +67,17 @@ export function TryPad({ settings, onChange }: Props) {
   };
   const onMove = ({ clientX, clientY }: PointerEvent) => {
     const from = begun.current;
+    // The farthest counts: a nudge that comes back was one all the same.
     if (from) from.distance = Math.max(from.distance, Math.hypot(clientX - from.x, clientY - from.y));
   };
   const onKey = (event: KeyboardEvent) => {
+    // Space presses, as it does any button; a key that is held repeats by itself, which is no new press.
     if (event.key !== ' ' || event.repeat) return;
     event.preventDefault();
     if (event.type === 'keydown') begin(event.timeStamp, 0, 0);
     else end(event.timeStamp);
   };
+  // Null until enough presses tell something about this hand.
   const suggestion = suggestTimes(presses);
   return (
     <>
@@ -82,6 +87,7 @@ export function TryPad({ settings, onChange }: Props) {
         aria-label={WORDS.tryPad}
         data-down={down}
         onPointerDown={(event) => {
+          // The release is heard wherever the pointer is by then.
           event.currentTarget.setPointerCapture(event.pointerId);
           begin(event.timeStamp, event.clientX, event.clientY);
         }}
@@ -122,9 +128,11 @@ function Presses({
   readonly settings: DeviceSettings;
 }) {
   const { holdMs, doubleMs, nudgeDistance } = settings;
+  // Longer ones end at the edge; the number beside says how long they were.
   const px = (ms: number) => Math.min(WIDTH, (ms / SPAN) * WIDTH);
   const last = presses.slice(-DRAWN);
   const words = last.map(({ down, up, distance }, i) => {
+    // From the last release, as the engine measures a double press.
     const pause = i > 0 ? down - (last[i - 1]?.up ?? 0) : null;
     const what =
       distance >= nudgeDistance

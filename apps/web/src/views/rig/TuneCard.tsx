@@ -20,6 +20,7 @@ const Box = styled('section')(({ theme: { vars } }) => ({
   '& .MuiButton-root': { minHeight: 26, paddingBlock: 0, fontSize: 12 },
 }));
 
+/** One thing that can be tuned, with the way back. */
 interface Props {
   readonly title: string;
   /** Puts this back to how it came; null where it is so, or nobody knows how it was. */

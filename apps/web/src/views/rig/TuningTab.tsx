@@ -18,6 +18,7 @@ export function TuningTab({ device }: { readonly device: Device }) {
   const edits = useDeviceEdits(device);
   const { settings } = device;
   const first = edits.came?.settings ?? USUAL_SETTINGS;
+  // Shown only where something differs: a button that would do nothing is no help.
   const reset = (...fields: readonly (keyof DeviceSettings)[]) => {
     const differs = fields.some((field) => JSON.stringify(settings[field]) !== JSON.stringify(first[field]));
     if (!differs) return null;

@@ -8,8 +8,10 @@ import { WORDS } from './words.ts';
 
 /** What is drawn: this far turned, a notch every so many degrees. */
 const DRAWN_DEGREES = 60;
+/** Degrees of a notch: 24 notches a turn, common practice, no source. */
 const NOTCH = 15;
 
+/** What a notch of the wheel sends. */
 interface Props {
   readonly wheel: WheelSettings;
   readonly onChange: (wheel: WheelSettings) => void;
@@ -19,6 +21,7 @@ interface Props {
 /** How wheels scroll by themselves: lines a notch, ratchet or free, direction; with what a turn away comes to. */
 export function WheelCard({ wheel, onChange, onReset }: Props) {
   const points = useMemo(() => {
+    // Whole notches: between two nothing is sent, which is what the steps show.
     const sign = wheel.reversed ? -1 : 1;
     return Array.from({ length: DRAWN_DEGREES + 1 }, (_, x) => ({
       x,

@@ -27,6 +27,7 @@ export function usesOf(
   profile: string,
   layer: string,
 ): readonly ControlUse[] {
+  // As the engine looks it up: profile by profile, in each the layer first.
   const chain = profileChain(setup, profile);
   const layers = layer === BASE_LAYER ? [BASE_LAYER] : [layer, BASE_LAYER];
   const main = mainTriggersOf(control);

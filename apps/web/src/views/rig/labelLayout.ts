@@ -13,14 +13,17 @@ const BETWEEN = 8;
 /** Pixels above and below the labels. */
 export const PAD = 10;
 
+/** The room there is: pixels. */
 interface Size {
   readonly width: number;
   readonly height: number;
 }
 /** How wide a text is in a label: pixels. */
 type Measure = (text: string) => number;
+/** What each control does, by its id. */
 type Uses = ReadonlyMap<string, readonly ControlUse[]>;
 
+/** Only what does something gets a line; a label of nothings would hide those that count. */
 function setOf(uses: readonly ControlUse[]): readonly ControlUse[] {
   return uses.filter(({ does }) => does !== null);
 }
@@ -49,6 +52,7 @@ function cut(texts: readonly string[], lines: number): readonly string[] {
  */
 export function layOut(device: Device, size: Size, uses: Uses, measure: Measure) {
   if (size.width === 0 || size.height === 0) return null;
+  // Tried from the roomiest: words in the controls, labels at one side, labels at both.
   const alone = scaled(device, size, uses, 'none');
   if (alone.outside.length === 0) return placed(size, alone, uses, measure);
   const large = scaled(device, size, uses, 'right');
@@ -67,12 +71,14 @@ function capacity({ height }: Size, columns: number): number {
   return columns * Math.max(1, Math.floor((height - 2 * PAD) / (2 * LINE)));
 }
 
+/** On which sides of the drawing labels stand: both where there is room, none where there is none. */
 type Sides = 'both' | 'right' | 'none';
 
 /** The drawing as large as the labels leave room for, and which controls carry their own words. */
 function scaled(device: Device, { width, height }: Size, uses: Uses, sides: Sides) {
   const side = sideOf(width) + 2 * PAD + GAP;
   const room = width - { both: 2 * side, right: side + GAP, none: 2 * GAP }[sides];
+  // Never more than four pixels a millimetre: a pedal as large as the screen tells nothing more.
   const scale = Math.min(room / device.width, (height - 84) / device.height, 4);
   const [w, h] = [device.width * scale, device.height * scale];
   const left = sides === 'right' ? GAP + (room - w) / 2 : (width - w) / 2;
@@ -88,6 +94,7 @@ function scaled(device: Device, { width, height }: Size, uses: Uses, sides: Side
       plain: control.rotor === null && control.spring === null && control.slider === null,
     };
   });
+  // One thing only, in a control that does not turn: several uses need a line each.
   const isInside = (box: Box) =>
     box.plain &&
     box.width >= INSIDE.width &&
@@ -105,6 +112,7 @@ function scaled(device: Device, { width, height }: Size, uses: Uses, sides: Side
   };
 }
 
+/** A control as it is drawn: pixels. */
 interface Box {
   readonly id: string;
   readonly left: number;
@@ -127,6 +135,7 @@ function written(ids: readonly string[], { width, height }: Size, uses: Uses, me
   const room = (height - 2 * PAD) / Math.max(1, ids.length);
   const lineCount = (text: string, most: number) => Math.min(most, Math.ceil(measure(text) / sideOf(width)));
   const texts = new Map(ids.map((id) => [id, textsOf(uses.get(id) ?? [])]));
+  // The tallest label decides for its side: labels of even distance are found by the eye.
   const heightAt = (most: 1 | 2) => {
     const lines = [...texts.values()].map((own) => own.reduce((sum, text) => sum + lineCount(text, most), 0));
     return LINE * (Math.max(1, ...lines) + 1) + BETWEEN;
@@ -138,6 +147,7 @@ function written(ids: readonly string[], { width, height }: Size, uses: Uses, me
   return { height: own, wraps, textsOf: (id: string) => cut(texts.get(id) ?? [], lines) };
 }
 
+/** Drawing and labels in their places for one way of sharing out the room. */
 function placed(size: Size, plan: ReturnType<typeof scaled>, uses: Uses, measure: Measure) {
   const { sides, scale, left, top, w, h, inside } = plan;
   const { width, height } = size;
@@ -164,6 +174,7 @@ function placed(size: Size, plan: ReturnType<typeof scaled>, uses: Uses, measure
   const labels = places.map(({ id, side, y: middle }) => {
     const point = points.find((each) => each.id === id) ?? { x: 0, y: 0 };
     const y = middle + PAD;
+    // A label's line begins level and bends once, at the drawing's edge.
     const edge = side === 'left' ? from : to;
     const start = side === 'left' ? Math.min(edge, 2 * PAD + room) : Math.max(edge, width - 2 * PAD - room);
     const line = `M${start} ${y}H${edge}L${point.x} ${point.y}`;

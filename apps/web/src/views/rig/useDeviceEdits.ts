@@ -6,6 +6,7 @@ import { useAppDispatch } from '../../app/store.ts';
 /** The edits of a device, and how it came. */
 export function useDeviceEdits(device: Device) {
   const dispatch = useAppDispatch();
+  // Only the fields that differ are sent: two people can tune the same device at once.
   const change = (next: Device) => dispatch(makeEdits(changesOf(itemAt.device(device.id), device, next)));
   return {
     change,
@@ -22,4 +23,5 @@ export function useDeviceEdits(device: Device) {
   };
 }
 
+/** The edits of a device, as its parts are given them. */
 export type DeviceEdits = ReturnType<typeof useDeviceEdits>;

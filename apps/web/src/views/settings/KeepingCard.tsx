@@ -66,6 +66,7 @@ export function KeepingCard() {
   );
 }
 
+/** Edits that could not be saved: what they were, why, and the choice to try again or let go. */
 function Aside({ entries }: { readonly entries: readonly AsideEntry[] }) {
   const dispatch = useAppDispatch();
   const setup = useAppSelector(selectSetup);
@@ -102,6 +103,7 @@ function Aside({ entries }: { readonly entries: readonly AsideEntry[] }) {
   );
 }
 
+/** Parts of the stored set-up that could not be read, in words, with the choice to remove them. */
 function Unreadable({ parts }: { readonly parts: readonly UnreadablePart[] }) {
   const dispatch = useAppDispatch();
   const setup = useAppSelector(selectSetup);

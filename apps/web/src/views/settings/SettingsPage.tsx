@@ -16,6 +16,7 @@ const Page = styled('div')({ height: '100%', overflow: 'auto', padding: '20px 24
 const Fields = styled('div')({ display: 'grid', gridTemplateColumns: '320px 200px', gap: 12 });
 const Samples = styled('div')({ display: 'flex', flexWrap: 'wrap', gap: 8, alignItems: 'center' });
 
+/** Shows what the chosen platform and layout make of shortcuts: letters, arrows, brackets, two steps. */
 const SAMPLES = ['Ctrl+Z', 'Ctrl+Shift+S', 'Alt+ArrowLeft', 'Meta+Space', '[', 'Ctrl+K, Ctrl+S'];
 
 /** Which keyboard this is, whose edits are made here, and what waits to be dealt with. */

@@ -33,6 +33,7 @@ export interface Decoder {
   readonly reports: ReadonlyMap<number, readonly Ready[]>;
 }
 
+/** A source made ready for reports: which bits it has, and which control each value is for. */
 interface Ready {
   readonly source: Source;
   readonly place: number;
@@ -111,6 +112,7 @@ export function fieldValue({ bitOffset, bitSize, logicalMin }: Field, bytes: Uin
   return logicalMin < 0 ? signedOf(raw, bitSize) : raw;
 }
 
+/** One report being read: what it says, compared with the report before. */
 class Reading {
   readonly #events: HeardEvent[] = [];
   readonly #values: (number | null)[];

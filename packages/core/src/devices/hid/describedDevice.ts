@@ -110,6 +110,7 @@ function nativeOf({ kind, usage }: ControlPart): Control['native'] {
   };
 }
 
+/** Usage of a wheel that tilts: AC Pan of the consumer page (HID Usage Tables 1.5, section 15). */
 const AC_PAN = 0x238;
 
 /** What kind of device it is, by what it says it is, else by its controls. */

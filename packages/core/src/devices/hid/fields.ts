@@ -93,6 +93,7 @@ function flagsOf(bits: number): FieldFlags {
   };
 }
 
+/** The nine flags of a main item (HID 1.11, section 6.2.2.5); higher bits are reserved. */
 const FLAG_BITS = 0x1ff;
 /** The flags of every item there can be. */
 const FLAGS: readonly FieldFlags[] = Array.from({ length: FLAG_BITS + 1 }, (_, bits) => flagsOf(bits));

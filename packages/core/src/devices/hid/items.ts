@@ -30,7 +30,9 @@ export interface Item {
 /** The longest descriptor taken: wDescriptorLength has sixteen bits. */
 export const LONGEST_DESCRIPTOR = 65_535;
 
+/** Types of short items by their two bits (HID 1.11, section 6.2.2.2). */
 const TYPES = ['main', 'global', 'local', 'reserved'] as const;
+/** The prefix of a long item (HID 1.11, section 6.2.2.3). None are defined, so they are read over. */
 const LONG_ITEM = 0xfe;
 
 /**
@@ -69,6 +71,7 @@ export function eachItem(bytes: Uint8Array, take: (item: Item) => void): Descrip
   return null;
 }
 
+/** Bytes of data by the two bits of the size: three means four (HID 1.11, section 6.2.2.2). */
 const SIZES = [0, 1, 2, 4] as const;
 
 /** Whole numbers by bits, which need no memory of their own. */
@@ -93,6 +96,7 @@ export function signedOf(value: number, bits: number): number {
   return bits > 0 && value >= whole / 2 ? value - whole : value;
 }
 
+/** Powers of two by multiplication: shifts in JavaScript end at 32 bits, fields may not. */
 const POWERS: readonly number[] = Array.from({ length: 65 }, (_, i) => 2 ** i);
 
 /** Two to the power of 0 to 64, looked up: reports are read thousands of times a second. */

@@ -8,6 +8,7 @@ export interface LaidOut {
   readonly height: number;
 }
 
+/** Millimetres. Nothing in a descriptor says where a control is, so they stand in rows, keys beside keys. */
 const MARGIN = 8;
 const GAP = 5;
 const ROW_WIDTH = 150;
@@ -29,6 +30,7 @@ const SIZES: Readonly<Record<Control['kind'], readonly [width: number, height: n
   cell: [30, 30],
   phrase: [60, 16],
 };
+/** Kinds that are drawn round. */
 const ROUND: readonly Control['kind'][] = ['dial', 'knob', 'ring', 'jog', 'shuttle'];
 
 /** Lays controls out in rows from the left, in their order; each row is as high as its highest. */

@@ -13,10 +13,13 @@ interface Written {
   further: boolean;
 }
 
+/** Which of the three kinds of report a main item is for, by its tag (HID 1.11, section 6.2.2.4). */
 const REPORTS = { input: 0, output: 1, feature: 2 } as const;
+/** The same empty lists for every field that has none: a descriptor of many fields leaves less behind. */
 const NO_USAGES: readonly Usage[] = [];
 const NO_RANGES: readonly UsageRange[] = [];
 
+/** Collections by their number (HID 1.11, section 6.2.2.6). */
 const COLLECTIONS = [
   'physical',
   'application',
@@ -28,9 +31,12 @@ const COLLECTIONS = [
 ] as const;
 /** Beyond these a descriptor is refused, so that no input can take long or much memory. */
 const MOST_FIELDS = 4096;
+/** The longest report there can be: a length of sixteen bits, in bytes, as USB gives it. */
 const MOST_REPORT_BITS = 8 * 65_535;
+/** Collections within one another; a descriptor is input from outside, and must not use up the stack. */
 const DEEPEST = 64;
 
+/** Ends the reading with the reason and the byte it is about; caught where the reading began. */
 class Refused extends Error {
   constructor(readonly problem: DescriptorProblem) {
     super(problem.code);
@@ -49,6 +55,7 @@ export function parseDescriptor(bytes: Uint8Array): Result<Descriptor, Descripto
   }
 }
 
+/** A collection that is still open. */
 interface Open {
   readonly kind: Collection['kind'];
   readonly usage: Usage | null;
@@ -56,6 +63,10 @@ interface Open {
   readonly fields: number[];
 }
 
+/**
+ * Reads item by item with the state that the standard describes: global, local, and a stack of globals (HID 1.11,
+ * sections 6.2.2.7 and 6.2.2.8).
+ */
 class Reader {
   readonly #fields: Field[] = [];
   readonly #root: Open = { kind: 'application', usage: null, collections: [], fields: [] };

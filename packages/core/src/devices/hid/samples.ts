@@ -11,4 +11,5 @@ export interface Sample {
   readonly recording: readonly { readonly t: number; readonly report: string }[];
 }
 
+/** The invented devices, with descriptors and recordings of reports. */
 export const SAMPLES: readonly Sample[] = samples;

@@ -34,7 +34,9 @@ const USUAL_DETENTS = 24;
 /** An absolute range that lies evenly round nought and is this narrow belongs to a ring that springs back. */
 const MOST_POSITIONS = 20;
 
+/** Usages of the generic desktop page (HID Usage Tables 1.5, section 4). */
 const DESKTOP = { x: 0x30, y: 0x31, slider: 0x36, dial: 0x37, wheel: 0x38, hat: 0x39 } as const;
+/** Usages of the digitizers page (HID Usage Tables 1.5, section 16). */
 const DIGITIZER = {
   pen: 0x02,
   stylus: 0x20,
@@ -45,9 +47,17 @@ const DIGITIZER = {
   eraser: 0x45,
   barrel2: 0x5a,
 } as const;
+/**
+ * Usages that tell how a pen is held or how hard it is pressed: they belong to the pen, and are no controls of their
+ * own (section 16).
+ */
 const PRESSURE: readonly number[] = [
   0x30, 0x31, 0x33, 0x34, 0x35, 0x36, 0x37, 0x38, 0x3b, 0x3d, 0x3e, 0x47, 0x48, 0x49, 0x51, 0x54, 0x55,
 ];
+/**
+ * ErrorRollOver: more keys are down than the keyboard can tell, so that the whole array says nothing (HID Usage
+ * Tables 1.5, section 10).
+ */
 const ROLLED_OVER = 0x01;
 
 /** What each value of a descriptor's input reports is for, in the order of the fields. */
@@ -59,6 +69,7 @@ export function sourcesOf({ fields }: Descriptor): readonly Source[] {
   });
 }
 
+/** A source before it is known which field it is in. */
 type Bare = DistributiveOmit<Source, 'field' | 'at'>;
 
 /** A part named after its usage. */

@@ -15,6 +15,7 @@ export interface Unit {
   readonly factor: number;
 }
 
+/** Values without a unit are told as they are. */
 const NO_UNIT: Unit = { words: '', factor: 1 };
 
 /** A unit from its 32 bits and its exponent of ten (four bits, or a whole signed number). */

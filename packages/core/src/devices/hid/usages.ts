@@ -23,6 +23,7 @@ export const PAGES = {
 /** Pages that vendors fill as they like begin here. */
 export const VENDOR_PAGES = 0xff00;
 
+/** Names of usage pages (HID Usage Tables 1.5, section 3), in lower case as words in a sentence. */
 const PAGE_NAMES: ReadonlyMap<number, string> = new Map([
   [PAGES.desktop, 'Generic desktop'],
   [PAGES.simulation, 'Simulation'],
@@ -51,6 +52,7 @@ export function usageName({ page, id }: Usage): string {
   return known ?? `${pageName(page)} ${hex(id)}`;
 }
 
+/** A number as the tables print it. */
 function hex(value: number): string {
   return `0x${value.toString(16).padStart(2, '0')}`;
 }

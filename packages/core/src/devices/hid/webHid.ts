@@ -35,6 +35,7 @@ export interface WebHidItem {
   readonly physicalMaximum?: number;
 }
 
+/** A usage as WebHID gives it: the page in the upper sixteen bits, the id in the lower (WebHID, `HIDReportItem`). */
 const usageOf = (value: number): Usage => ({ page: Math.floor(value / 65_536), id: value % 65_536 });
 
 /** Bits that reports' items come to. */
@@ -105,6 +106,7 @@ function fieldsOf(item: WebHidItem, reportId: number, offset: number, path: read
   );
 }
 
+/** What values of an item mean; WebHID gives the same facts as the descriptor under other names. */
 function rangesOf(
   item: WebHidItem,
 ): Pick<Field, 'logicalMin' | 'logicalMax' | 'physicalMin' | 'physicalMax' | 'unit' | 'flags'> {

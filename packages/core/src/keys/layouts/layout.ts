@@ -14,6 +14,7 @@ export const layoutDataSchema = z.strictObject({
   /** By `KeyboardEvent.code`: plain, with Shift, with AltGr, with both; empty for nothing. */
   keys: z.record(z.string(), z.array(z.string().max(8)).max(4)),
 });
+/** A layout as its file has it. */
 export type LayoutData = z.infer<typeof layoutDataSchema>;
 
 /** One key pressed with what reaches its level. */
@@ -100,6 +101,7 @@ function best(ways: readonly Way[]): Way | undefined {
   return ways.toSorted(compareWays)[0];
 }
 
+/** The place of each key in a layout's list. */
 const PLACES = new Map(KEY_TABLE.map(({ code }, i) => [code, i]));
 
 /** Fewer presses first, then fewer and easier modifiers, then the key's place in the key table. */

@@ -28,6 +28,10 @@ export interface LayoutEntry {
   readonly plain: string;
 }
 
+/**
+ * The layouts that can be chosen. `plain` is what the keys print without a modifier, by which a layout is recognised
+ * from what the browser tells.
+ */
 export const LAYOUTS: readonly LayoutEntry[] = [
   { id: 'us', name: 'English (United States)', plain: "`1234567890-=qwertyuiop[]\\asdfghjkl;'zxcvbnm,./<" },
   {

@@ -7,6 +7,7 @@ export interface Untypeable {
   readonly at: number;
 }
 
+/** Characters that have a key of their own on every layout. */
 const CONTROLS: Readonly<Record<string, string>> = { '\n': 'Enter', '\t': 'Tab' };
 
 /** The presses that type a text on a layout, easiest first; the first character it lacks is told. */

@@ -27,6 +27,7 @@ import {
   tinCan,
 } from './programs.ts';
 
+/** The rig of the demo, from the dial that everyone tries first to the voice. */
 const MODELS = [
   'bench-dial',
   'pocket-mouse',
@@ -62,6 +63,7 @@ const holdFrame = (): Macro => ({
   ]),
 });
 
+/** A radial menu of paints, in colours of the scene. */
 const paints = (): RadialMenu => {
   const item = (label: string, icon: string | null, shortcut: string) => ({
     label,

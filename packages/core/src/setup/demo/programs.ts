@@ -1,8 +1,10 @@
 import { executableRule } from '../rule.ts';
 import type { Command, Family, Program } from '../setup.ts';
 
+/** A command as the tables below write it. */
 type Row = readonly [id: string, name: string, shortcut: string, family: Family, intent?: string];
 
+/** A program's table as commands, each with an id of its own. */
 const commands = (rows: readonly Row[], prefix = ''): Command[] =>
   rows.map(([id, name, shortcut, family, intent]) => ({
     id: prefix + id,
@@ -12,6 +14,7 @@ const commands = (rows: readonly Row[], prefix = ''): Command[] =>
     intent: intent ?? null,
   }));
 
+/** A program that is recognised by its executable. */
 const program = (id: string, name: string, rows: readonly Row[]): Program => ({
   id,
   name,

@@ -2,7 +2,9 @@ import type { Trigger } from '../../devices/index.ts';
 import { acting, type Behaviour, type Binding, type Face, type Guard, slotKey } from '../binding.ts';
 import { BASE_LAYER, type Profile } from '../setup.ts';
 
+/** A control and the way it is used, in three words. */
 export type Place = readonly [device: string, control: string, trigger: Trigger];
+/** What the demo sets in a cell. */
 export type Row = readonly [
   place: Place,
   behaviour: Behaviour,
@@ -11,6 +13,7 @@ export type Row = readonly [
 
 /** Where controls are: device, control, trigger. */
 export const turnOn: Place = ['bench-dial', 'dial', 'clockwise'];
+/** Places and behaviours under short names, so that the demo reads as the table it is. */
 export const turnBack: Place = ['bench-dial', 'dial', 'anticlockwise'];
 export const dialPress: Place = ['bench-dial', 'dial', 'press'];
 export const mouse = (control: string, trigger: Trigger = 'press'): Place => [

@@ -22,6 +22,7 @@ import type { Item } from './items.ts';
 import { gone, indexAfter, targetOf } from './places.ts';
 import { unreadableId } from './unreadableId.ts';
 
+/** An edit that adds. */
 type AddEdit = Extract<SingleEdit, { kind: 'add' }>;
 
 /** Adds an item with all that is in it. */
@@ -47,6 +48,7 @@ export function addItem(draft: Draft, edit: AddEdit): Undone {
   return broken ? refuse(broken) : ok([{ kind: 'remove', at: edit.at }]);
 }
 
+/** Where it is added. */
 type Target = ReturnType<typeof targetOf>;
 
 /** What is missing is what the item would stand in. */

@@ -29,6 +29,7 @@ const SLOT_PIECES = 4;
 /** Deeper than any item is. */
 const MOST_PIECES = 40;
 
+/** Addresses are read over and over; the newest are kept. */
 const parsed = new Map<Address, ParsedAddress | null>();
 const MOST_PARSED = 20_000;
 

@@ -43,6 +43,7 @@ function made({ behaviour, face, note }: Binding): Record<string, unknown> {
   return { behaviour, ...(face && { face }), ...(note !== null && { note }) };
 }
 
+/** A value with fields of its own, which can change one by one. */
 type Plain = { readonly [name: string]: unknown };
 const isPlain = (value: unknown): value is Plain =>
   typeof value === 'object' && value !== null && !Array.isArray(value);

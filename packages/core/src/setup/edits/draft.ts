@@ -4,6 +4,7 @@ import type { Item } from './items.ts';
 
 /** An item that may be written to. */
 export type OwnItem = { [field: string]: unknown };
+/** What holds items: a list, or profiles and bindings by their ids. */
 type Held = OwnItem[] | { [id: string]: OwnItem };
 
 /**

@@ -13,6 +13,7 @@ const MOST_FIELDS = 100;
 /** Enough to copy a device into every profile; more would not fit into a request. */
 export const MOST_TOGETHER = 50_000;
 
+/** Paths and values. Whether they fit the item is decided where it is known which item it is. */
 const fieldsSchema = z
   .record(z.string().max(120), z.unknown())
   .refine((fields) => Object.keys(fields).length <= MOST_FIELDS, because('too-many-fields'));
@@ -108,7 +109,9 @@ export const singleEditSchema = z.discriminatedUnion('kind', [
   removeSchema,
   moveSchema,
 ]);
+/** One change of one item. */
 export type SingleEdit = z.infer<typeof singleEditSchema>;
+/** A change of fields. */
 export type SetEdit = Extract<SingleEdit, { kind: 'set' }>;
 
 /**
@@ -122,6 +125,7 @@ export const editSchema = z.discriminatedUnion('kind', [
   moveSchema,
   z.strictObject({ kind: z.literal('together'), edits: z.array(singleEditSchema).max(MOST_TOGETHER) }),
 ]);
+/** What a person does at once: one change, or several that are undone together. */
 export type Edit = z.infer<typeof editSchema>;
 
 /** The single edits an edit comes to. */

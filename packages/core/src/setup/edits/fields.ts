@@ -21,6 +21,7 @@ export function isWhole(name: string): boolean {
   return WHOLE.has(name);
 }
 
+/** Schemas of fields by item and path, found once. */
 const found = new Map<string, z.ZodType | null>();
 
 /**

@@ -3,6 +3,7 @@ import { nameSchema } from '../../devices/index.ts';
 import { isWithin } from './address.ts';
 import { editSchema, partsOf } from './edit.ts';
 
+/** Ids are compared as text, so upper case is folded. */
 const uuid = z.uuid().toLowerCase();
 
 /** The largest number the database keeps in a revision. */
@@ -12,8 +13,10 @@ export const revisionSchema = z.number().int().min(0).max(MOST_REVISION);
 
 /** Who made an edit: a browser, under a name the person chose. */
 export const authorSchema = z.strictObject({ id: uuid, name: nameSchema });
+/** Who edits: a page's own id, and the name others see. */
 export type Author = z.infer<typeof authorSchema>;
 
+/** What every entry has. */
 const common = {
   /** The sender's own, so that an entry sent twice is kept once. */
   id: uuid,
@@ -27,6 +30,7 @@ const sentEditSchema = editSchema.check(({ value, issues }) => {
   const forbidden = partsOf(value).some(({ kind, at }) => kind !== 'remove' && isWithin(at, UNREADABLE));
   if (forbidden) issues.push({ code: 'custom', input: value, params: { code: 'only-removed' } });
 });
+/** Stands for an edit of a version this one cannot read; it is kept, and cannot be undone. */
 const UNREADABLE = 'unreadable';
 
 /**
@@ -37,6 +41,7 @@ export const entrySchema = z.discriminatedUnion('role', [
   z.strictObject({ ...common, role: z.literal('do'), edit: sentEditSchema }),
   z.strictObject({ ...common, role: z.enum(['undo', 'redo']), of: uuid }),
 ]);
+/** An edit with who made it, and on what. */
 export type Entry = z.infer<typeof entrySchema>;
 
 /** An entry as the log keeps it: under the set-up's next revision. */
@@ -51,11 +56,15 @@ export const logEntrySchema = z.strictObject({
   /** When it was saved: ISO 8601, UTC. */
   at: z.iso.datetime(),
 });
+/** An entry with its place in the log. */
 export type LogEntry = z.infer<typeof logEntrySchema>;
 
 /** What history needs of an entry. */
 export type Recorded = Pick<LogEntry, 'id' | 'edit' | 'inverse' | 'role' | 'of'>;
 
+/**
+ * What of a person's edits can be undone and done again, found from the log alone, so that every page finds the same.
+ */
 export interface History<Item> {
   /** Entries that can be undone, newest last. */
   readonly undo: readonly Item[];

@@ -32,6 +32,7 @@ export interface ItemShape {
   readonly lists: Readonly<Record<string, ItemList>>;
 }
 
+/** A list of items of one kind, with its limit. */
 const array = (of: ItemKind, limit: ItemList['limit']): ItemList => ({ of, as: 'array', limit });
 
 /** What a set-up is made of: every kind of item, its fields and the lists of items inside it. */

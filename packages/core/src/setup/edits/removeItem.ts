@@ -11,6 +11,7 @@ import type { Item } from './items.ts';
 import { gone, placeIn, targetOf } from './places.ts';
 import { removeDependents } from './removeDependents.ts';
 
+/** What is removed. */
 type Target = ReturnType<typeof targetOf>;
 
 /**

@@ -8,6 +8,7 @@ export const WIRE_VERSION = 2;
 
 /** Sizes of what is sent: bytes of a request, entries in it. */
 export const MOST_REQUEST_BYTES = 2_000_000;
+/** Entries in one request; a page with more sends them in turn. */
 export const MOST_ENTRIES_SENT = 500;
 
 /** Entries to be saved, and the revision up to which the sender knows the log. Each entry is read by itself. */
@@ -20,6 +21,7 @@ export const sentEntrySchema = z.looseObject({ id: entrySchema.options[0].shape.
 
 /** An entry as pages are told of it; what takes it back they find by applying it. */
 export const newsEntrySchema = logEntrySchema.omit({ inverse: true });
+/** An entry as other pages are told of it. */
 export type NewsEntry = z.infer<typeof newsEntrySchema>;
 
 /** What became of a sent entry. What is refused or has failed is not saved, and sending it again will not help. */
@@ -28,6 +30,7 @@ export const outcomeSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('refused'), id: z.string(), code: z.string(), detail: z.string() }),
   z.object({ kind: z.literal('failed'), id: z.string(), detail: z.string() }),
 ]);
+/** What became of an entry that was sent. */
 export type SentOutcome = z.infer<typeof outcomeSchema>;
 
 /** What became of what was sent, and what the sender had missed. */

@@ -30,6 +30,7 @@ export interface RegexProblem {
   readonly text: string;
 }
 
+/** Ends the reading with the reason; caught where it began. */
 class Refused extends Error {
   constructor(readonly problem: RegexProblem) {
     super(problem.code);
@@ -39,12 +40,14 @@ class Refused extends Error {
 /** The most a counted repeat may ask for. */
 const MOST_REPEATS = 200;
 
+/** Classes of characters by code point, without the `u` flag's folding (ECMAScript, `CharacterClassEscape`). */
 const isDigit = (point: number) => point >= 48 && point <= 57;
 const isWord = (point: number) =>
   isDigit(point) || (point >= 65 && point <= 90) || point === 95 || (point >= 97 && point <= 122);
 const isSpace = (point: number) => /\s/u.test(String.fromCodePoint(point));
 const isLineEnd = (point: number) => point === 10 || point === 13 || point === 0x2028 || point === 0x2029;
 
+/** What stands after a backslash for a class. */
 const CLASSES: ReadonlyMap<string, (point: number) => boolean> = new Map([
   ['d', isDigit],
   ['w', isWord],
@@ -53,6 +56,7 @@ const CLASSES: ReadonlyMap<string, (point: number) => boolean> = new Map([
   ['W', (point) => !isWord(point)],
   ['S', (point) => !isSpace(point)],
 ]);
+/** What stands after a backslash for a control character. */
 const CONTROL_ESCAPES: ReadonlyMap<string, number> = new Map([
   ['n', 10],
   ['r', 13],
@@ -83,6 +87,7 @@ export function readRegex(source: string): Result<RegexNode, RegexProblem> {
   }
 }
 
+/** Reads a pattern from left to right, one character at a time. */
 class Reader {
   #at = 0;
   constructor(private readonly text: readonly string[]) {}
@@ -247,6 +252,7 @@ class Reader {
   }
 }
 
+/** A character that stands for itself. */
 function same(character: string): RegexNode {
   const own = character.codePointAt(0);
   return { kind: 'one', fits: (point) => point === own, literal: character };

@@ -37,7 +37,9 @@ export function DoesSection({ edits, chooserRef, onDone }: Props) {
   const recording = useAppSelector((state) => selectBoardState(state).recording);
   const [composing, setComposing] = useState(false);
   const [ring, setRing] = useState<string | null>(null);
+  // The engine is asked again only when the binding or something it depends on has changed.
   const tried = useMemo(() => triedOut(compiled, cell.slot), [compiled, cell.slot]);
+  // Off sends nothing, so that how it is sent has no meaning; who hears it all the same has.
   const isOff = binding?.behaviour.kind === 'off';
   const sent = (
     <SentFields

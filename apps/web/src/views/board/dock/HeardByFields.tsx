@@ -29,6 +29,7 @@ export function HeardByFields({ edits }: { readonly edits: CellEdits }) {
   const [composing, setComposing] = useState(false);
   const off = binding?.behaviour;
   if (off?.kind !== 'off') return null;
+  // The same fields as the cell itself, aimed at what programs in the background hear.
   const target: ActionTarget = {
     ...cellTarget,
     place: `${cellTarget.place} heard`,

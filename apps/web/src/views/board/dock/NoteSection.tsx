@@ -11,6 +11,7 @@ import type { CellEdits } from './useCellEdits.ts';
 export function NoteSection({ edits }: { readonly edits: CellEdits }) {
   const { binding, setNote } = edits;
   const navigate = useNavigate();
+  // Typed as a draft: a note of forty words is one edit, not two hundred.
   const note = useDraft(binding?.note ?? '', (text) => setNote(text.trim() || null));
   return (
     <Section title={WORDS.note}>

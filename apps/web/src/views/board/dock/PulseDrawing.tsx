@@ -29,6 +29,7 @@ const Line = styled('p')(({ theme: { vars, typography } }) => ({
 /** The pulses that come out, down to up, along the time of one use; where nothing is sent, what happens instead. */
 export function PulseDrawing({ tried: { pulses, changes } }: { readonly tried: Tried }) {
   if (pulses.length === 0) return <Line>{[WORDS.nothingSent, ...changes].join(' ')}</Line>;
+  // Time runs from left to right over one try.
   const x = (t: number) => (t / TRIED_MS) * WIDTH;
   return (
     <Svg
@@ -39,6 +40,7 @@ export function PulseDrawing({ tried: { pulses, changes } }: { readonly tried: T
     >
       <path className="ground" d={`M0 ${LOW}H${WIDTH}`} />
       {pulses.map(({ from, to }) => {
+        // Two taps that are 20 ms apart must still be two.
         const width = Math.max(LEAST, x(to) - x(from));
         return <path key={from} className="pulse" d={`M${x(from)} ${LOW}V${HIGH}h${width}V${LOW}`} />;
       })}

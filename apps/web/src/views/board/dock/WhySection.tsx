@@ -22,7 +22,9 @@ const Box = styled('section')(({ theme: { vars } }) => ({
 export function WhySection({ edits }: { readonly edits: CellEdits }) {
   const { cell, setup, binding, setBehaviour } = edits;
   const { row, column, slot } = cell;
+  // Looked up anew: the matrix keeps only what is shown, and here every place that was looked at is told.
   const resolution = resolutionAt(setup, slot);
+  // No binding here is what "Inherit" means; it is nothing that could be stored.
   const kind = binding?.behaviour.kind ?? 'inherit';
   const choice = (name: string, own: 'inherit' | 'native' | 'off', choose: () => void) => (
     <Button variant={kind === own ? 'contained' : 'outlined'} aria-pressed={kind === own} onClick={choose}>

@@ -23,13 +23,16 @@ export function triedOut(compiled: Compiled, slot: Slot): Tried {
   const known = controlAt(compiled, device, control)?.control;
   if (!known) return { pulses: [], changes: [] };
   let state = INITIAL_STATE;
+  // The span runs from the first thing that goes down to the last that comes up: Ctrl and Z are one pulse.
   let since: number | null = null;
   let down = 0;
   const pulses: Pulse[] = [];
   const changes = new Set<string>();
+  // Pinned, so that what is in front at the moment does not matter.
   for (const event of [{ kind: 'pin' as const, t: 0, profile }, ...eventsOfUse(device, known, trigger)]) {
     const stepped = step(compiled, state, event);
     state = stepped.state;
+    // What came due on the way counts as well: a hold comes by itself, without an event.
     for (const change of [...stepped.due, stepped.explanation].flatMap((each) => each.changes)) {
       if (change.kind === 'guard' && change.asks) changes.add(WORDS.asksFor[change.how]);
       for (const words of changeWords(compiled.setup, change)) changes.add(words);
@@ -45,6 +48,7 @@ export function triedOut(compiled: Compiled, slot: Slot): Tried {
       }
     }
   }
+  // What is still down at the end is drawn to the end: a latch stays.
   if (down > 0 && since !== null) pulses.push({ from: since, to: TRIED_MS });
   return { pulses, changes: [...changes] };
 }

@@ -29,10 +29,12 @@ export function useCellEdits() {
 
   const setBehaviour = (behaviour: Behaviour | null, first: readonly SingleEdit[] = []) => {
     if (!behaviour && !binding) return;
+    // Face and note stay when something else is sent: they say what the control is for.
     const { face = null, note = null } = binding ?? {};
     const next = behaviour ? { behaviour, face, note } : null;
     dispatch(makeEdits([...first, ...bindingChanges(slot, binding, next)]));
   };
+  // Turns step and are never held, so that only a tap makes sense.
   const style: PressStyle = turns
     ? 'tap'
     : binding?.behaviour.kind === 'action'

@@ -4,8 +4,10 @@ import { slotSchema } from '../../binding.ts';
 
 /** Edits as version 1 had them: they carry whole items. What is inside is read when it has been brought up to date. */
 const item = z.record(z.string(), z.unknown()).nullable();
+/** Places in lists: edits of the first version knew items by their number. */
 const at = z.number().int().min(0);
 
+/** The edits there were. What they carry is not read here, only brought up to date. */
 const single = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('set-binding'), slot: slotSchema, binding: item }),
   z.object({ kind: z.literal('set-face'), slot: slotSchema, face: item }),
@@ -26,12 +28,15 @@ const single = z.discriminatedUnion('kind', [
     at,
   }),
 ]);
+/** One edit of the first version. */
 export type Single1 = z.infer<typeof single>;
 
+/** One, or several together. */
 export const edit1Schema = z.discriminatedUnion('kind', [
   ...single.options,
   z.object({ kind: z.literal('together'), edits: z.array(single) }),
 ]);
+/** An edit of the first version. */
 export type Edit1 = z.infer<typeof edit1Schema>;
 
 /** The single edits of one of version 1. */

@@ -30,6 +30,10 @@ export function upcastPair(setup: Setup, pair: Pair1): { edit: Edit; inverse: Ed
   return forth && (back || !inverse) ? { edit: forth, inverse: back } : null;
 }
 
+/**
+ * An edit brought up to date, with the help of the one that takes it back: that one knows the ids that stood at a
+ * place. Null where the two do not belong together.
+ */
 function upcast(setup: Setup, edit: Edit1, other: Edit1 | null): Edit | null {
   const parts = singles1(edit);
   const others = other ? singles1(other).toReversed() : null;
@@ -84,9 +88,12 @@ function upcastSingle(setup: Setup, part: Single1, other: Single1 | null): reado
   }
 }
 
+/** Edits of parts of the set-up by their place. */
 type PartEdit1 = Extract<Single1, { at: number; id: string }>;
+/** A list of things with ids. */
 type Listed = readonly { readonly id: string }[];
 
+/** A part that was set as a whole becomes an addition, a removal, or the fields that differ. */
 function setPart(
   list: Listed,
   at: Address,
@@ -106,6 +113,7 @@ function setPart(
   return [...changesOf(at, before, after), ...moved];
 }
 
+/** Steps and items had no ids in the first version; they get them by their place, the same each time. */
 function withIds({ kind }: PartEdit1, item: Item | null): Item | null {
   if (!item) return null;
   switch (kind) {

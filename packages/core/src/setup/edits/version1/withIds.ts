@@ -1,6 +1,7 @@
 /** A JSON object of an older version, whose parts are not known to be as they should. */
 type Loose = { readonly [name: string]: unknown };
 
+/** An object of whatever fields: what is old is not trusted to fit a schema. */
 const isLoose = (value: unknown): value is Loose =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
@@ -21,6 +22,7 @@ function number(
 /** Deeper steps than can be are left as they are found; they cannot be read anyway. */
 const DEEPEST = 20;
 
+/** Steps within steps as well, down to where the format itself ends. */
 function numberLooseSteps(steps: unknown, word: string, deep = 0): unknown {
   if (deep > DEEPEST) return steps;
   return number(steps, word, (step, id) =>
