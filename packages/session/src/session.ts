@@ -20,7 +20,9 @@ export type UntimedEvent = DistributiveOmit<EngineEvent, 't'>;
 
 /** What a session is made of. */
 export interface SessionParts {
+  /** Handed in, so that tests decide what time it is. */
   readonly clock: Clock;
+  /** Where strokes go, and where the front is asked for. */
   readonly carrier: Carrier;
   /**
    * Told of everything that happened, before its strokes are carried out, so that what comes of them can be told under

@@ -19,14 +19,18 @@ import {
 interface Column {
   /** What rows call it. */
   readonly property: string;
+  /** What the database calls it. */
   readonly name: string;
+  /** As PostgreSQL writes it, for casts of parameters. */
   readonly type: string;
+  /** Part of the primary key, by which rows are found and taken away. */
   readonly primary: boolean;
 }
 
 /** A table as SQL needs it, from its entity: the one place that says which columns there are. */
 export interface Table {
   readonly name: string;
+  /** In the order in which parameters are given. */
   readonly columns: readonly Column[];
   /** The columns of the primary key after `set_up`. */
   readonly key: readonly Column[];

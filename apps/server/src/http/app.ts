@@ -18,7 +18,9 @@ interface Parts {
   readonly config: Config;
   readonly store: StoreClient;
   readonly access: Access;
+  /** Told by the health page, so that a person knows what runs. */
   readonly version: string;
+  /** Names in `Host` that are answered besides those of loopback. */
   readonly furtherHosts: readonly string[];
   readonly log: Logger;
 }

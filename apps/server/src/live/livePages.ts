@@ -32,6 +32,7 @@ const REFUSED = JSON.stringify({ kind: 'refused', detail: 'The server expects no
 /** A connection and how far its page is. */
 interface LivePage {
   readonly socket: WebSocket;
+  /** It hears of this set-up only. */
   readonly setUp: string;
   /** The newest revision it has, or null while what it missed is asked for. */
   revision: number | null;

@@ -41,6 +41,7 @@ export type ApiSchema = keyof typeof API_SCHEMAS;
 export interface Parameter {
   readonly name: string;
   readonly in: 'path' | 'query';
+  /** What it is, for the page at `/api`. */
   readonly what: string;
   readonly schema: z.ZodType;
 }
@@ -50,10 +51,13 @@ export interface Operation {
   readonly method: 'get' | 'post';
   /** As OpenAPI writes it, with `{id}` for a parameter. */
   readonly path: string;
+  /** `operationId` of OpenAPI: stays the same when the path does not. */
   readonly id: string;
+  /** In a sentence. */
   readonly does: string;
   readonly parameters: readonly Parameter[];
   readonly body: ApiSchema | null;
+  /** What is answered with 200. */
   readonly answer: ApiSchema;
   /** Status codes besides 200, and when they come; each with a problem. */
   readonly problems: Readonly<Record<number, string>>;

@@ -7,6 +7,7 @@ import { readSetup, type StoredRows } from './readSetup.ts';
 /** A set-up as the database has it, at a revision. */
 export interface StoredSetup {
   readonly id: string;
+  /** How many edits have made it what it is. */
   readonly revision: number;
   readonly setup: Setup;
 }

@@ -13,12 +13,15 @@ import { firstWrite } from './writeStatement.ts';
 export interface SetUpHead {
   readonly id: string;
   readonly name: string;
+  /** The newest edit's number. */
   readonly revision: number;
 }
 
 /** What came after a revision, as JSON texts, and the revision it leads to; null texts where it is too much. */
 export interface Missed {
+  /** The newest revision at the moment of asking. */
   readonly to: number;
+  /** Null where it is more than is kept at hand. */
   readonly texts: readonly string[] | null;
 }
 

@@ -26,6 +26,7 @@ export type EntryOutcome =
 /** What became of entries, and the revision the set-up has now. */
 export interface Appended {
   readonly outcomes: readonly EntryOutcome[];
+  /** The newest revision after the last of them. */
   readonly revision: number;
 }
 
@@ -38,6 +39,7 @@ export type OnSaved = (setUp: string, from: number, to: number, texts: readonly 
 /** Edits that wait their turn. Those that wait together are written in one transaction. */
 interface Job {
   readonly entries: readonly Entry[];
+  /** Null where the set-up is gone. */
   readonly done: (appended: Appended | null) => void;
   readonly failed: (error: unknown) => void;
 }
@@ -48,6 +50,7 @@ type Outcomes = ReadonlyMap<string, EntryOutcome>;
 /** What one try to write led to. */
 interface Attempt {
   readonly outcomes: Outcomes;
+  /** What was written, in order; other pages are told of these. */
   readonly written: readonly LogEntry[];
   /** The state it led to; null where the database had moved on and nothing was written. */
   readonly after: StoredSetup | null;

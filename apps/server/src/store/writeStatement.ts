@@ -18,6 +18,7 @@ export interface Write {
   readonly setUp: string;
   /** The revision the rows were worked out on; with another one nothing is written. */
   readonly base: number;
+  /** The revision it must still have; with another one nothing is written. */
   readonly revision: number;
   readonly name: string;
   readonly changes: RowChanges;

@@ -12,15 +12,19 @@ export type Query = Readonly<Record<string, unknown>>;
 
 /** What is answered: an HTTP status and JSON. */
 export interface Answer {
+  /** Of HTTP, as it is handed on. */
   readonly status: number;
+  /** JSON in UTF-8, made in the worker so that the server's thread need not. */
   readonly body: Uint8Array;
 }
 
 /** What pages are told: that a set-up went from one revision to another, as JSON; null where that is too much. */
 export interface News {
   readonly setUp: string;
+  /** The revision before the news, and after it. */
   readonly from: number;
   readonly to: number;
+  /** Null where it is more than pages are told; they read the set-up instead. */
   readonly body: Uint8Array | null;
 }
 
@@ -40,6 +44,7 @@ export type FromWorker =
 export interface WorkerSettings {
   readonly url: string;
   readonly logLevel: string;
+  /** Milliseconds after which a statement is given up. */
   readonly queryLimitMs: number;
   /** The id of the set-up that an empty database gets. */
   readonly first: string;

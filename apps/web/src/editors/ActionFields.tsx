@@ -46,6 +46,7 @@ export function ActionFields({ target, action, onEditRing }: Props) {
             value={Math.abs(action.ticks)}
             min={1}
             max={20}
+            // The direction was chosen in the list; here only how far.
             onChange={(ticks) => setAction({ ...action, ticks: Math.sign(action.ticks) * ticks })}
           />
         </Row>
@@ -120,6 +121,7 @@ function ClickFields({ action, onChange }: { action: Of<'click'>; onChange: (act
           WORDS.clickFrom[from],
         ])}
         onChange={(from) =>
+          // A place that was given stays when only what it counts from is changed.
           onChange({ ...action, at: from === 'none' ? null : { from, x: at?.x ?? 0, y: at?.y ?? 0 } })
         }
       />
@@ -148,6 +150,7 @@ function OfDevice({
   action: Of<'speed'> | Of<'computer'>;
   onChange: (action: Action) => void;
 }) {
+  // Names of computers are the device's own; without a device they have only numbers.
   const owner = setup.devices.find(({ id }) => id === action.device);
   const names = (count: number, name: (i: number) => string) =>
     Array.from({ length: count }, (_, i) => [String(i), name(i)] as const);
@@ -184,12 +187,14 @@ function OfDevice({
  * number).
  */
 function MessageFields({ message, onChange }: { message: Message; onChange: (message: Message) => void }) {
+  // OSC carries floats, and receivers differ in what range they like (OSC 1.0, "float32").
   const most = message.protocol === 'midi' ? 127 : 1e6;
   const ends = (['low', 'high'] as const).map((end) => (
     <NumberField
       key={end}
       label={WORDS[end]}
       value={message[end]}
+      // Controllers take seven bits (MIDI 1.0); low may be above high, which turns the fader round.
       min={message.protocol === 'midi' ? 0 : -most}
       max={most}
       whole={message.protocol === 'midi'}
@@ -202,6 +207,8 @@ function MessageFields({ message, onChange }: { message: Message; onChange: (mes
         <TextActionField
           action={{ kind: 'text', text: message.address }}
           label={WORDS.address}
+          // An OSC address: parts that begin with a slash, without the characters patterns are made of (OSC 1.0, "OSC
+          // Address Spaces").
           pattern={/^(\/[^\s#*,/?[\]{}]+)+$/}
           onChange={({ text }) => onChange({ ...message, address: text })}
         />

@@ -31,6 +31,7 @@ export function ActionPicker(props: Props) {
   const { target, recording, composing, chooserRef, onRecord, onStop, onCompose, onEditRing, onDone } = props;
   const { action, setup, setAction } = target;
   const take = (notation: string) => takeSteps(target, notation);
+  // Making the menu and binding it is one edit: taken back, neither is left over.
   const newRing = () => {
     const menu = makeRing(setup.radialMenus);
     const after = setup.radialMenus.at(-1)?.id ?? null;
@@ -40,6 +41,7 @@ export function ActionPicker(props: Props) {
   };
   return (
     <>
+      {/* While it records nothing else is there to take the keys. } */}
       {recording ? (
         <LiveRecorder onTaken={take} onCompose={() => onCompose(true)} onLeave={onStop} />
       ) : (

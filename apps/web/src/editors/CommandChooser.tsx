@@ -30,6 +30,7 @@ interface Props {
 export function CommandChooser({ target, inputRef, onNewRing, onDone }: Props) {
   const { setup, profile, action, setAction } = target;
   const choices = actionChoices(target);
+  // What the cell does now, also when it is nothing that the list has: then it stands where the choice would.
   const info = action && describeAction(setup, profile, action);
   const own = action && (info?.command ? `command ${info.command.id}` : choiceId(action));
   // Chosen by id, which stays the same while the set-up changes: with another value, what is typed is forgotten.
@@ -44,6 +45,7 @@ export function CommandChooser({ target, inputRef, onNewRing, onDone }: Props) {
       getOptionLabel={(option) => option.name}
       getOptionValue={({ id }) => id}
       filterOptions={(options, { inputValue }) => matching(options, inputValue)}
+      // Delete on the cell goes back to inherit; a cross in the field would be a second way to the same.
       disableClearable={value !== null}
       openOnFocus
       selectOnFocus
@@ -59,6 +61,7 @@ export function CommandChooser({ target, inputRef, onNewRing, onDone }: Props) {
         if (event.key === 'Escape') onDone();
       }}
       slotProps={{
+        // Upwards: the dock is at the bottom, and a list that flips about hides the cell it is for.
         popper: { placement: 'top-start', modifiers: [{ name: 'flip', enabled: false }] },
         listbox: { sx: { maxHeight: 320 } },
       }}

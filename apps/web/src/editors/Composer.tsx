@@ -66,6 +66,7 @@ export function Composer({ open, onUse, onClose }: Props) {
     onUse(chosen);
     close();
   };
+  // Modifiers add up, a further key takes the place of the one before: a shortcut has one.
   const toggle = (code: string) => {
     const modifier = modifierOf(code);
     if (modifier) setShortcut({ ...shortcut, [modifier]: !shortcut[modifier] });
@@ -77,6 +78,7 @@ export function Composer({ open, onUse, onClose }: Props) {
     ...MODIFIERS.filter(({ name }) => shortcut[name]).map(({ code }) => code),
     ...(shortcut.code ? [shortcut.code] : []),
   ]);
+  // Without a search, the keys one rarely has: those of the keyboard are drawn already.
   const keys = typed.trim() === '' ? FURTHER : searchKeys(typed);
   const warnings = shortcutWarnings(notation, platform, layout);
   return (
@@ -118,6 +120,7 @@ export function Composer({ open, onUse, onClose }: Props) {
             {WORDS.use}
           </Button>
           <Button
+            // Three steps before the last: more nobody remembers, and the format takes four.
             disabled={!isSomething || before.length > 2}
             onClick={() => {
               setBefore([...before, formatShortcut(shortcut)]);

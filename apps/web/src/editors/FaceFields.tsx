@@ -39,6 +39,7 @@ interface Props {
 /** What a control shows: label, icon, colour. */
 export function FaceFields({ face: own, name, disabled, onChange }: Props) {
   const face = own ?? NO_FACE;
+  // An empty label is none: the control then shows the name of what it does.
   const label = useDraft(face.label ?? '', (text) => onChange({ ...face, label: text.trim() || null }));
   return (
     <Row>
@@ -60,6 +61,7 @@ export function FaceFields({ face: own, name, disabled, onChange }: Props) {
               title={colour}
               aria-pressed={face.colour === colour}
               disabled={disabled}
+              // The same colour again takes it off.
               onClick={() => onChange({ ...face, colour: face.colour === colour ? null : colour })}
             />
           ))}

@@ -49,9 +49,11 @@ export function LiveRecorder({ onTaken, onCompose, onLeave }: Props) {
   const [further, setFurther] = useState(false);
   const [command, setCommand] = useState<string | null>(null);
   const box = useRef<HTMLDivElement>(null);
+  // Keys are heard only where the focus is, so that nothing is recorded that the person did not mean.
   useEffect(() => box.current?.focus(), []);
 
   const hear = (event: KeyboardEvent, down: boolean) => {
+    // Tab leaves, as from any field: a person without a mouse must get out (WCAG 2.2, 2.1.2).
     if (event.key === 'Tab') return;
     event.preventDefault();
     event.stopPropagation();
@@ -59,6 +61,7 @@ export function LiveRecorder({ onTaken, onCompose, onLeave }: Props) {
       if (down) onLeave();
       return;
     }
+    // A key that is held repeats by itself; that is no second press.
     if (event.repeat) return;
     const next = recordKey(recording, { down, code: event.code, altGraph: event.key === 'AltGraph' });
     setRecording(next);
@@ -83,6 +86,7 @@ export function LiveRecorder({ onTaken, onCompose, onLeave }: Props) {
   return (
     <Row
       onBlur={(event) => {
+        // Left by a click elsewhere: it would go on swallowing keys unseen.
         if (!event.currentTarget.contains(event.relatedTarget)) onLeave();
       }}
     >

@@ -80,7 +80,9 @@ function Ring({ menu, onMenu, onClose }: RingProps) {
   const dispatch = useAppDispatch();
   const setup = useAppSelector(selectSetup);
   const [wanted, setSelected] = useState(0);
+  // The last item may have been removed by another page meanwhile.
   const selected = Math.min(wanted, menu.items.length - 1);
+  // A press that moves less than this is a click on the item.
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
   const everywhere = setup.profiles[EVERYWHERE];
   const item = menu.items[selected];
@@ -99,6 +101,7 @@ function Ring({ menu, onMenu, onClose }: RingProps) {
   const name = useDraft(menu.name, (text) => {
     if (text.trim()) set({ ...menu, name: text.trim() });
   });
+  // Round and round, as the menu itself has no end; with Alt the item goes along.
   const onKey = (event: KeyboardEvent) => {
     const by = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key];
     if (by === undefined) return;
@@ -108,6 +111,7 @@ function Ring({ menu, onMenu, onClose }: RingProps) {
     if (event.altKey) move(selected, next);
     else setSelected(next);
     const ring = event.currentTarget;
+    // After it is drawn in its new place.
     setTimeout(() => ring.querySelector<HTMLElement>(`[data-item="${next}"]`)?.focus());
   };
   const onDragEnd = ({ active, over }: DragEndEvent) => {

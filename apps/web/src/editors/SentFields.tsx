@@ -45,10 +45,12 @@ interface Props {
 /** How it is sent: press style with its times, what a guarded press asks for, and to which program. */
 export function SentFields({ setup, behaviour, turns, rotor, onStyle, onOptions }: Props) {
   const acts = behaviour?.kind === 'action' ? behaviour : null;
+  // As the engine repeats where nothing was said.
   const repeat = acts?.repeat ?? USUAL_REPEAT;
   return (
     <>
       <Line>
+        {/* A turn is sent step by step; there is nothing to hold. } */}
         {turns ? (
           <span>
             {rotor &&
@@ -118,6 +120,7 @@ export function SentFields({ setup, behaviour, turns, rotor, onStyle, onOptions 
             ]}
             onChange={(program) =>
               onOptions({
+                // Whether it is brought to the front stays as it was chosen.
                 target: program === '' ? null : { program, focus: acts.target?.focus ?? false },
               })
             }

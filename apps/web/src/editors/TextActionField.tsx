@@ -18,6 +18,7 @@ interface Props {
 /** The text an action types; it saves by itself. */
 export function TextActionField({ action, label = WORDS.text, pattern = /./, onChange }: Props) {
   const draft = useDraft(action.text, (text) => {
+    // What does not fit is shown as wrong, and what was there before stays.
     if (pattern.test(text)) onChange({ kind: 'text', text });
   });
   return (

@@ -49,6 +49,7 @@ export function TypedShortcut({ target, placeholder = WORDS.typeShortcut, onReco
   const info = action && describeAction(setup, profile, action);
   const notation = info?.shortcut ?? '';
   const shown = notation && displaySteps(notation, platform, legends);
+  // A draft belongs to one place and what was shown there: after an edit from elsewhere it is forgotten.
   const place = `${target.place}/${shown}`;
   const [draft, setDraft] = useState({ place, text: shown, told: [] as readonly string[] });
   const [problem, setProblem] = useState<string | null>(null);
@@ -62,12 +63,14 @@ export function TypedShortcut({ target, placeholder = WORDS.typeShortcut, onReco
   const use = (chosen: string, learnt: readonly string[] = []) => {
     const next = displaySteps(chosen, platform, legends);
     const command = takeSteps(target, chosen);
+    // A shortcut that a command of the program has becomes that command; that is worth telling.
     const used = command && command !== info?.name ? [WORDS.usedFor(programName, command)] : [];
     const told = [...learnt, ...used];
     setDraft({ place: `${target.place}/${next}`, text: next, told });
     setProblem(null);
   };
   const take = () => {
+    // Left as it was: leaving a field is no edit.
     if (text.trim() === shown) {
       setProblem(null);
       return;

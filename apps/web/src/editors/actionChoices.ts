@@ -25,7 +25,9 @@ export function actionChoices({
     { kind: 'message', message: { protocol: 'midi', channel: 1, controller: 1, low: 0, high: 127 } },
   ];
   const listed = (actions: readonly Action[]) => actions.map((action) => otherChoice(setup, profile, action));
+  // A slider's value is a number; only messages can carry it.
   if (onlyMessages) return listed(messages);
+  // The program's commands come first: they are what is wanted nine times out of ten.
   const own = setup.programs.find(({ id }) => id === profile.program)?.commands ?? [];
   const command =
     (group: string) =>
@@ -114,6 +116,7 @@ export function choiceId(action: Action): string {
       return `program ${action.program}`;
     case 'message':
       return `message ${action.message.protocol}`;
+    // What is typed is not part of it: whatever text, it is listed once.
     case 'shortcut':
     case 'sequence':
     case 'text':

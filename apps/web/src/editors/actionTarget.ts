@@ -22,6 +22,7 @@ export interface ActionTarget {
  * it gets its name. Gives that command's name.
  */
 export function takeSteps({ setup, profile, setAction }: ActionTarget, notation: string): string | null {
+  // By the command, the binding follows when the program's shortcut is changed later.
   const command = commandWithShortcut(setup, profile, notation);
   const steps = parseSteps(notation);
   if (command) setAction({ kind: 'command', command: command.id });

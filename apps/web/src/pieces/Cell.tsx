@@ -24,6 +24,7 @@ export interface CellFace {
 const Box = styled('div')<{ ownerState: { face: CellFace; same: boolean } }>(
   ({ theme: { vars }, ownerState: { face, same } }) => {
     const tokens = vars?.palette.tokens;
+    // A colour alone says nothing: the family is in the cell's words too (WCAG 2.2, 1.4.1).
     const bar = face.source === 'set' && face.family ? tokens?.family[face.family] : 'transparent';
     const hatch = `repeating-linear-gradient(135deg, ${tokens?.sunk} 0 6px, transparent 6px 12px)`;
     return {
@@ -66,6 +67,7 @@ export function Cell({ face, same }: { readonly face: CellFace; readonly same: b
 
 /** A cell in words, for its accessible name and its tooltip. */
 export function cellWords(face: CellFace): string {
+  // From the most to the least important, as it is read out in this order.
   const parts = [face.name];
   if (face.shortcut) parts.push(face.shortcut);
   if (face.family) parts.push(`${FAMILY_NAMES[face.family]} family`);

@@ -18,6 +18,7 @@ export function ChoiceField<Value extends string>({
   disabled,
   onChange,
 }: Props<Value>) {
+  // A value that is no longer offered shows an empty field, and is kept until another is chosen.
   const known = options.some(([own]) => own === value);
   return (
     <Select

@@ -48,6 +48,7 @@ export function CurveChart({ label, kind, points, xTitle, yTitle }: Props) {
   // biome-ignore lint/correctness/useExhaustiveDependencies: another scheme has other colours.
   useEffect(() => {
     if (!canvas.current) return;
+    // A canvas knows no variables of the theme: they are read when it is drawn, and again in the other theme.
     const style = getComputedStyle(canvas.current);
     Chart.defaults.font.family = style.fontFamily;
     const [line, ink, soft] = ['--chart-line', '--chart-ink', '--chart-soft'].map((name) =>
@@ -75,6 +76,7 @@ export function CurveChart({ label, kind, points, xTitle, yTitle }: Props) {
         ],
       },
       options: {
+        // Drawn at once: it follows a number that is being typed.
         animation: false,
         responsive: true,
         maintainAspectRatio: false,
@@ -85,6 +87,7 @@ export function CurveChart({ label, kind, points, xTitle, yTitle }: Props) {
         },
       },
     };
+    // Made anew each time: small, and nothing of the one before stays.
     const chart = new Chart(canvas.current, config);
     return () => chart.destroy();
   }, [kind, points, xTitle, yTitle, scheme]);

@@ -92,8 +92,10 @@ function ControlMark(props: MarkProps) {
   const element = useRef<SVGGElement>(null);
   // A phrase is said by pressing it.
   const presses = control.canPress || control.phrase !== null;
+  // Keys come up elsewhere when the focus moves; what was pressed here is then let go here.
   const keyHeld = useRef(false);
   const drag = useRef<{ x: number; y: number; pressing: boolean } | null>(null);
+  // One press of an arrow is one step, whatever the dial's angle is.
   const step = control.rotor?.kind === 'continuous' ? control.rotor.stepDegrees : 0;
   const turnSteps = (steps: number) =>
     step > 0 ? onTurn(control, 'degrees', steps * step) : onTurn(control, 'detents', steps);
@@ -117,7 +119,9 @@ function ControlMark(props: MarkProps) {
 
   const onPointerDown = (event: PointerEvent<SVGGElement>) => {
     if (event.button !== 0) return;
+    // The drag goes on outside the drawing, and its end is heard wherever it is.
     event.currentTarget.setPointerCapture(event.pointerId);
+    // A ring with a button in it: the button is pressed, the ring around it turned.
     const onCap = event.target instanceof Element && event.target.closest('[data-cap]') !== null;
     const pressing = presses && (control.rotor === null || control.cap === null || onCap);
     drag.current = { x: event.clientX, y: event.clientY, pressing };
@@ -146,9 +150,11 @@ function ControlMark(props: MarkProps) {
     const from = drag.current;
     drag.current = null;
     if (from?.pressing) onUp(control);
+    // A spring goes back by itself when the hand lets go.
     if (from && control.spring) onPosition(control, 0);
   };
   const onKeyDown = (event: KeyboardEvent) => {
+    // Shortcuts are the page's.
     if (event.ctrlKey || event.altKey || event.metaKey) return;
     const place = isPlaced(control) ? placeByKey(control, value, event.key) : null;
     if (place !== null) {
@@ -226,6 +232,7 @@ function faceOf({ currentTarget }: PointerEvent<SVGGElement>): Element {
 /** Where a slider stands, across its outline. */
 function SliderMark({ shape, value }: { readonly shape: Shape; readonly value: number }) {
   if (shape.kind !== 'rect') return null;
+  // The longer side is the way it slides.
   const upright = shape.height >= shape.width;
   const [x, y] = upright
     ? [shape.x, shape.y + (1 - value) * (shape.height - 4)]

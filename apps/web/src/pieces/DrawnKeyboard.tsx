@@ -53,6 +53,7 @@ const Key = styled('button')(({ theme: { vars } }) => ({
 function shortLegend({ code, width }: DrawnKey, platform: Platform, legend: string): string {
   const modifier = modifierOf(code);
   if (modifier) return displayShortcut({ ...BARE, [modifier]: true, code: null }, platform).join('');
+  // "Num 7" on the number block is 7: it stands where it belongs.
   const bare = legend.replace(/^(Num|Right) /, '');
   return bare.length > 7 * width ? legendOf(code) : bare;
 }
@@ -73,6 +74,7 @@ export function DrawnKeyboard({ pressed, onKey, whole }: Props) {
   const keyOf = (key: DrawnKey) => {
     const { code, width } = key;
     const legend = legendOf(code, platform, legends);
+    // Keys that write are named with their code as well: on two keys of a layout the same letter may stand.
     const writing = KEY_BY_CODE.get(code)?.kind === 'writing';
     const label = shortLegend(key, platform, legend);
     // What is drawn is part of the name, so that it can be spoken (WCAG 2.5.3).

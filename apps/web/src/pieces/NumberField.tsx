@@ -27,9 +27,11 @@ export function NumberField({
   onChange,
 }: Props) {
   const [draft, setDraft] = useState<string | null>(null);
+  // A comma is read as a point, as most of Europe writes it.
   const read = draft === null ? value : Number(draft.replace(',', '.'));
   const fits = Number.isFinite(read) && read >= min && read <= max && (!whole || Number.isInteger(read));
   const take = () => {
+    // What does not fit is dropped, and the value that holds is shown again.
     if (draft !== null && draft.trim() !== '' && fits && read !== value) onChange(read);
     setDraft(null);
   };
@@ -48,6 +50,7 @@ export function NumberField({
         const by = { ArrowUp: 1, ArrowDown: -1 }[key];
         if (by !== undefined && fits) {
           const step = whole ? 1 : 0.1;
+          // Tenths do not add up in binary; thousandths are kept.
           const next = Math.round((read + by * step) * 1000) / 1000;
           if (next >= min && next <= max) onChange(next);
           setDraft(null);

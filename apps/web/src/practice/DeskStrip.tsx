@@ -44,6 +44,7 @@ export function DeskStrip({ ownDevices, onOwnDevices }: Props) {
   const setup = useAppSelector(selectSetup);
   const shown = useAppSelector((state) => selectDesk(state).shown);
   const { layers, pages, speeds, computers } = useAppSelector((state) => state.engine.engine);
+  // Computers are known by their names in the devices' settings: the same name is the same computer.
   const [own, ...others] = [
     setup.devices.find((device) => device.settings.computers.length > 0)?.settings.computers[0] ??
       WORDS.thisComputer,
@@ -73,6 +74,7 @@ export function DeskStrip({ ownDevices, onOwnDevices }: Props) {
               <Layers size={14} aria-hidden /> {WORDS.layer(layerName(setup, layer))}
             </span>
           ))}
+        {/* The page on top of those that were opened on the device. } */}
         {Object.entries(pages).map(([device, open]) => {
           const page = open.at(-1)?.page;
           return page === undefined ? null : (

@@ -24,6 +24,7 @@ const Box = styled('section')(({ theme: { vars } }) => ({
 /** The desk of another computer: Nimble Lever is not there, so all one knows is what it heard. */
 export function OtherDesk() {
   const { shown, elsewhere } = useAppSelector(selectDesk);
+  // This computer's own desk is behind it.
   if (shown === null) return null;
   const heard = elsewhere[shown] ?? [];
   return (

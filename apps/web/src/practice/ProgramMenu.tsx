@@ -35,6 +35,7 @@ export function ProgramMenu({ program, name }: { readonly program: PracticeProgr
         onClose={() => setAnchor(null)}
         slotProps={{ paper: { sx: { maxHeight: 420 } } }}
       >
+        {/* A program's own menu does not go through the engine: it is how the program is used without us. } */}
         {standInOf(program).commands.map(({ shortcut, name: command }) => (
           <Item
             key={shortcut}

@@ -71,9 +71,11 @@ export function ProgramWindow({ window, place, depth, active, hidden, covered, c
   useEffect(() => {
     const element = body.current;
     if (!element) return;
+    // Text comes as `beforeinput`, as an editing host gets it (Input Events, level 2), whether it was typed or sent.
     const onText = (event: InputEvent) => {
       if (event.data) dispatch(textArrived(id, name, event.data, !event.isTrusted));
     };
+    // A browser has no event for control messages; the practice desk has one of its own.
     const onMessage = (event: Event) => {
       const { message, value } = (event as CustomEvent<{ message: Message; value: number }>).detail;
       dispatch(messageArrived(id, name, message, value));
@@ -98,6 +100,7 @@ export function ProgramWindow({ window, place, depth, active, hidden, covered, c
         ...(hidden ? { display: 'none' } : {}),
         ...(covered ? { visibility: 'hidden' } : {}),
       }}
+      // Before anything inside hears of it: what is touched is in front first, as on every desk.
       onPointerDownCapture={raise}
     >
       <header>

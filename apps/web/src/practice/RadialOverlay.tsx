@@ -26,6 +26,7 @@ export function RadialOverlay() {
   useEffect(() => {
     if (!radial || !menu) return;
     const count = menu.items.length;
+    // The engine alone decides what is chosen; keys and clicks move its pointer as a hand would.
     const go = (to: { x: number; y: number }) =>
       dispatch(feed({ kind: 'move', dx: to.x - radial.dx, dy: to.y - radial.dy }));
     const onKey = (event: KeyboardEvent) => {
@@ -46,6 +47,7 @@ export function RadialOverlay() {
       event.preventDefault();
       event.stopPropagation();
     };
+    // Before the program in front, which has the keys otherwise.
     window.addEventListener('keydown', onKey, { capture: true });
     return () => window.removeEventListener('keydown', onKey, { capture: true });
   }, [dispatch, radial, menu]);

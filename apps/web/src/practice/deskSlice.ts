@@ -43,6 +43,7 @@ export interface DeskState {
   readonly order: readonly string[];
   /** The window in front, or null when the person clicked on the bare desk. */
   readonly active: string | null;
+  /** 0 to 100. */
   readonly volume: number;
   readonly muted: boolean;
   /** Where the desk's pointer is, in pixels from the surface's top left corner; null until it was moved. */
@@ -68,6 +69,7 @@ const slice = createSlice({
   name: 'desk',
   initialState,
   reducers: {
+    // To the front, and to the end of the order; the bare desk leaves the order as it is.
     windowRaised: (state, { payload }: PayloadAction<string | null>) => {
       state.active = payload;
       if (payload !== null) state.order = [...state.order.filter((id) => id !== payload), payload];
@@ -78,10 +80,12 @@ const slice = createSlice({
     deskShown: (state, { payload }: PayloadAction<string | null>) => {
       state.shown = payload;
     },
+    // Newest first, and only so many: nobody scrolls in what another computer heard.
     heardElsewhere: (state, { payload }: PayloadAction<{ computer: string; words: string }>) => {
       const before = state.elsewhere[payload.computer] ?? [];
       state.elsewhere[payload.computer] = [payload.words, ...before].slice(0, HEARD_KEPT);
     },
+    // A key that makes it louder also ends the silence, as systems do (common practice, no source).
     volumeKey: (state, { payload }: PayloadAction<'up' | 'down' | 'mute'>) => {
       if (payload === 'mute') state.muted = !state.muted;
       else {

@@ -10,6 +10,7 @@ export type HeardChange =
 
 /** Something real that was used, by the name its source gives it; see `heardIdSchema`. */
 export interface HeardInput {
+  /** What was used, as its source calls it: `mouse/button/3`. */
   readonly id: string;
   readonly change: HeardChange;
 }

@@ -8,6 +8,7 @@ interface Grid {
   readonly left: number;
   readonly top: number;
   readonly size: number;
+  /** From one key to the next, centre to centre. */
   readonly pitch: number;
 }
 

@@ -16,7 +16,9 @@ export function turnFactor(speedUp: SpeedUp, speed: number): number {
 
 /** A hand moving faster moves the pointer further: once below `from`, `max` times at `to` and above, in mm per second. */
 export interface Acceleration {
+  /** The gain at full speed. */
   readonly max: number;
+  /** Where it begins to rise, and where it is full: units of speed a second. */
   readonly from: number;
   readonly to: number;
 }

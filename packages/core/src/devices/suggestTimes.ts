@@ -1,14 +1,18 @@
 /** A press as it was felt: when it went down and came up, and how far the pointer went meanwhile; milliseconds, pixels. */
 export interface FeltPress {
+  /** Milliseconds, both of the same clock. */
   readonly down: number;
   readonly up: number;
+  /** The farthest from where it began: pixels. */
   readonly distance: number;
 }
 
 /** Thresholds that suit a hand; null where there were too few presses to tell. */
 export interface Suggestion {
+  /** Milliseconds; null where the presses tell nothing about it. */
   readonly holdMs: number | null;
   readonly doubleMs: number | null;
+  /** Pixels. */
   readonly nudgeDistance: number | null;
 }
 

@@ -1,6 +1,7 @@
 /** A point that is labelled, in any unit; y downwards. */
 export interface LabelledPoint {
   readonly id: string;
+  /** Pixels from the top left corner of the room. */
   readonly x: number;
   readonly y: number;
 }
@@ -9,12 +10,15 @@ export interface LabelledPoint {
 export interface LabelPlace {
   readonly id: string;
   readonly side: 'left' | 'right';
+  /** Of the label's middle: pixels. */
   readonly y: number;
 }
 
 /** How high a label is with its gap: at least, and where those with the given ids share a side. */
 export interface LabelHeight {
+  /** Pixels: never less, however many there are. */
   readonly least: number;
+  /** Pixels each of these would like. */
   readonly among: (ids: readonly string[]) => number;
 }
 

@@ -17,7 +17,9 @@ import type { ResolvedUse } from './state.ts';
 
 /** A profile made ready: what an event needs, found by one lookup. */
 interface CompiledProfile {
+  /** What it was made from, to be known again after an edit. */
   readonly source: Profile;
+  /** Of its program; null for Everywhere. */
   readonly commandsOf: Program['commands'] | null;
   /** By slot key; only bindings that send something. */
   readonly sendings: ReadonlyMap<string, Sending>;
@@ -40,7 +42,9 @@ export interface CompiledControl {
 
 /** A set-up made ready for events: look-ups only, nothing to walk. */
 export interface Compiled {
+  /** The set-up it was made from. */
   readonly setup: Setup;
+  /** Rules by executable, so that a thousand are not tried at each change of front. */
   readonly rules: RuleIndex;
   /** By device, then control. */
   readonly controls: ReadonlyMap<string, ReadonlyMap<string, CompiledControl>>;

@@ -15,13 +15,17 @@ export type MacroAct =
 /** A macro laid out in time: repeats and other macros written out, waits added up. */
 export interface CompiledMacro {
   readonly id: string;
+  /** What is done, and how many milliseconds after the one before. */
   readonly acts: readonly { readonly after: number; readonly act: MacroAct }[];
   /** How long a round lasts: milliseconds. */
   readonly length: number;
   /** How many rounds; null, without end, for one that runs while held or until pressed again. */
   readonly rounds: number | null;
+  /** Once for each press, while it is held, or from press to press. */
   readonly run: Macro['run'];
+  /** What a further press does while it runs. */
   readonly again: Macro['again'];
+  /** Whether it runs on in another program. */
   readonly goesOn: boolean;
   /** The same for macros that do the same, so that a running one can be told from an edited one. */
   readonly fingerprint: string;

@@ -19,9 +19,11 @@ export type Effect =
 
 /** An effect with how it is sent and where to. */
 export interface Sending {
+  /** What is sent or changed. */
   readonly effect: Effect;
   readonly style: PressStyle;
   readonly repeat: Repeat;
+  /** What a press asks for first. */
   readonly guard: Guard | null;
   /** Who gets it; null is the program in front. */
   readonly programs: readonly (string | null)[];

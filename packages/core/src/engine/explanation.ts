@@ -8,6 +8,7 @@ import type { Stroke } from './stroke.ts';
 export interface Ended {
   readonly device: string;
   readonly control: string;
+  /** What was let go of. */
   readonly holds: readonly Hold[];
 }
 
@@ -138,6 +139,7 @@ export type Outcome =
 /** Something the engine did by itself when its time came. */
 export interface DueEvent {
   readonly kind: 'due';
+  /** When it was due, which can be earlier than the event that brought it. */
   readonly t: number;
   readonly device: string;
   readonly control: string;
@@ -149,8 +151,12 @@ export interface Explanation {
   readonly seq: number;
   /** When it was taken, in milliseconds. */
   readonly t: number;
+  /** What happened. */
   readonly event: EngineEvent | DueEvent;
+  /** What the engine made of it. */
   readonly outcome: Outcome;
+  /** What was sent for it, in order. */
   readonly strokes: readonly Stroke[];
+  /** What it changed in the engine itself. */
   readonly changes: readonly StateChange[];
 }

@@ -9,7 +9,9 @@ import type { Stroke } from './stroke.ts';
 /** A whole run: what was sent, why, and what the engine remembers at the end. */
 export interface Simulated {
   readonly strokes: readonly Stroke[];
+  /** One an event, and those that fell due in between. */
   readonly explanations: readonly Explanation[];
+  /** The state after the last. */
   readonly state: EngineState;
 }
 

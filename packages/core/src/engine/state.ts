@@ -12,12 +12,14 @@ export interface Using {
   readonly trigger: Trigger;
   /** Null for native. */
   readonly decided: Resolution['decided'];
+  /** The layers it was looked up in; what comes on later does not count. */
   readonly layers: readonly string[];
 }
 
 /** What a trigger would do, as it was when its control went down. */
 export interface ResolvedUse {
   readonly using: Using;
+  /** Every place that was looked at, for the explanation. */
   readonly resolution: Resolution;
   /** Null where nothing is sent. */
   readonly sending: Sending | null;
@@ -61,14 +63,17 @@ export type PressedTurn = Extract<Trigger, 'pressed-clockwise' | 'pressed-anticl
 /** A control that is down and decided, with what it put down and has not yet let go. */
 export interface Held {
   readonly using: Using;
+  /** What is down because of it. */
   readonly holds: readonly Hold[];
   /** Which of all outputs it was to begin: later ones have higher numbers. */
   readonly serial: number;
+  /** When it went down: milliseconds. */
   readonly since: number;
   /** Ended early (another program came to the front): the control comes up in silence. */
   readonly silent: boolean;
   /** It was turned while it was down, so that it is no press when it comes up. */
   readonly turned: boolean;
+  /** What turning it while it is pressed does, as it stood when it went down. */
   readonly turns: PressedTurns;
   /** What is sent again while it is held, or once when it comes up. */
   readonly later: { readonly when: 'repeat' | 'release'; readonly sending: Sending } | null;
@@ -79,12 +84,15 @@ export interface Held {
 /** What stays down until its control is pressed again. */
 export interface Latched {
   readonly using: Using;
+  /** What stays down. */
   readonly holds: readonly Hold[];
+  /** Counts what was begun, so that endings come newest first. */
   readonly serial: number;
 }
 
 /** A press that is not decided yet: it may become a hold, a nudge, or the first half of a double press. */
 export interface Waiting {
+  /** When it went down: milliseconds. */
   readonly since: number;
   /** Whether the control is still down; if not, a second press is waited for. */
   readonly down: boolean;
@@ -92,12 +100,16 @@ export interface Waiting {
   readonly heldFor: number;
   /** What each way of going on would do; null where it is not bound. */
   readonly press: ResolvedUse;
+  /** What it becomes when it is held on; null where hold is not bound. */
   readonly hold: ResolvedUse | null;
+  /** What a second press becomes. */
   readonly double: ResolvedUse | null;
+  /** By direction; null where none is bound. */
   readonly nudges: Readonly<Partial<Record<Trigger, ResolvedUse>>> | null;
   readonly turns: PressedTurns;
   /** How far the pointer moved since it went down: pixels. */
   readonly dx: number;
+  /** How far it was moved since: pixels. */
   readonly dy: number;
 }
 
@@ -115,7 +127,9 @@ export interface SpringState {
 
 /** Who asked for a run of a macro. */
 export interface MacroCall {
+  /** Whose press asked for it. */
   readonly owner: Using;
+  /** Where its strokes go, decided with the press. */
   readonly to: Destination;
   /** The event that asked. */
   readonly cause: number;
@@ -126,6 +140,7 @@ export interface Running extends MacroCall {
   readonly macro: string;
   /** What the macro was when it began: one that was edited since does not go on. */
   readonly fingerprint: string;
+  /** Counts what was begun, so that endings come newest first. */
   readonly serial: number;
   /** When this round began. */
   readonly round: number;
@@ -133,6 +148,7 @@ export interface Running extends MacroCall {
   readonly left: number | null;
   /** The next step of the round. */
   readonly next: number;
+  /** What it holds at the moment. */
   readonly holds: readonly PlainHold[];
   /** Presses that asked for it meanwhile, each a run. */
   readonly queue: readonly MacroCall[];
@@ -141,18 +157,23 @@ export interface Running extends MacroCall {
 /** A radial menu that is open, and where the pointer is from where it opened: pixels. */
 export interface OpenMenu {
   readonly menu: string;
+  /** Of what the menu was: one that is edited meanwhile is closed, and does not do something else than it shows. */
   readonly fingerprint: string;
   readonly owner: Using;
   /** Who gets what is chosen, and whether that program is brought to the front first. */
   readonly program: string | null;
+  /** Whether the target is brought to the front first. */
   readonly focus: boolean;
+  /** How far the pointer is from where it opened: pixels. */
   readonly dx: number;
   readonly dy: number;
+  /** From 0, clockwise from the top; null in the middle. */
   readonly highlighted: number | null;
 }
 
 /** A pointer speed that counts while something is held. */
 export interface SpeedHold {
+  /** Counts what was begun: the newest still held decides. */
   readonly serial: number;
   /** Its place in the device's list. */
   readonly step: number;
@@ -160,6 +181,7 @@ export interface SpeedHold {
 
 /** Something that falls due. */
 export interface Deadline {
+  /** Milliseconds, of the same clock as events. */
   readonly at: number;
   readonly what: 'hold' | 'press' | 'repeat' | 'guard' | 'confirm' | 'shuttle' | 'macro';
   /** What it belongs to: a control's key, a slot's, a macro's id. */
@@ -192,10 +214,13 @@ export interface EngineState {
   readonly seq: number;
   /** How many outputs began: a number for each, so that the newest can be ended first. */
   readonly serial: number;
+  /** Null where nothing is in front, as on a bare desk. */
   readonly front: FrontWindow | null;
   /** The program that window belongs to, whatever profile is pinned. */
   readonly frontProgram: string | null;
+  /** The profile that stays whatever is in front; null when it follows. */
   readonly pinned: string | null;
+  /** The profile that decides now. */
   readonly profile: string;
   /** Active layers from the top down, the base layer last. */
   readonly layers: readonly string[];
@@ -209,6 +234,7 @@ export interface EngineState {
   readonly speeds: ByKey<number>;
   /** By device: speeds that count while something is held, the newest last, and the one that is back after them. */
   readonly speedHolds: ByKey<{ readonly base: number; readonly held: readonly SpeedHold[] }>;
+  /** By device: which of its computers it talks to, from 0. */
   readonly computers: ByKey<number>;
   /** How many held things keep each key and button down, by `ledgerKey`; one at rest has no entry. */
   readonly down: ByKey<number>;
@@ -225,9 +251,11 @@ export interface EngineState {
   /** By `device/control`: what was turned last, springs away from rest, sliders' last values. */
   readonly turned: ByKey<Turned>;
   readonly springs: ByKey<SpringState>;
+  /** By control: 0 to 1. */
   readonly sliderValues: ByKey<number>;
   /** By macro. */
   readonly running: ByKey<Running>;
+  /** At most one is open. */
   readonly radial: OpenMenu | null;
 }
 

@@ -22,9 +22,11 @@ export const MOST_DUE = 10_000;
 
 /** The engine after one event: what it remembers, what it sent and why. */
 export interface Stepped {
+  /** To be handed in with the next event. */
   readonly state: EngineState;
   /** Everything sent, in order of time: first what had fallen due by then. */
   readonly strokes: readonly Stroke[];
+  /** What became of the event, whether anything was sent or not. */
   readonly explanation: Explanation;
   /** What fell due before the event, in order; each is explained under the event it came from. */
   readonly due: readonly Explanation[];

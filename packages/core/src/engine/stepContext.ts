@@ -12,8 +12,10 @@ export type Deferred =
 /** One step under way: the state so far and what was sent. Lives only inside `step`. */
 export interface StepContext {
   readonly compiled: Compiled;
+  /** Added to as the step goes on, in the order in which they are sent. */
   readonly strokes: Stroke[];
   readonly changes: StateChange[];
+  /** What waits until the step is done. */
   readonly deferred: Deferred[];
   /** A copy of the run's own: its fields are set anew, what they hold is never changed in place. */
   readonly state: { -readonly [Field in keyof EngineState]: EngineState[Field] };

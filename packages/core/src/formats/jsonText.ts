@@ -4,7 +4,9 @@ import type { FormatProblem, JsonPath, JsonProblem } from './problem.ts';
 
 /** Where something stands in a text, both from 1; the column counts UTF-16 units. */
 export interface LineColumn {
+  /** From 1. */
   readonly line: number;
+  /** From 1, in UTF-16 units as editors count. */
   readonly column: number;
 }
 
@@ -83,7 +85,9 @@ function lineColumnAt(text: string, offset: number): LineColumn {
 /** Something in JSON and what it stands in. */
 interface Inside {
   readonly value: unknown;
+  /** Its name or number in what is around it. */
   readonly key: string | number;
+  /** What is around it; null at the top. */
   readonly above: Inside | null;
 }
 

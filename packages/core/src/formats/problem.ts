@@ -25,8 +25,10 @@ export type JsonProblem =
 
 /** Why a file was not taken, and where: line and column from 1, null where it is about the whole, and the path inside. */
 export interface FormatProblem {
+  /** From 1; null where it is about the file as a whole. */
   readonly line: number | null;
   readonly column: number | null;
+  /** From the top of the document. */
   readonly path: JsonPath;
   readonly what:
     | { readonly kind: 'not-json'; readonly problem: JsonProblem }

@@ -27,16 +27,20 @@ export type Platform = 'windows' | 'mac' | 'linux';
 
 /** Everything known of one physical key; whatever is asked about keys is looked up here. */
 export interface KeyRow {
+  /** UI Events KeyboardEvent `code`. */
   readonly code: string;
   /** Null for a key that no usage stands for. */
   readonly usage: { readonly page: number; readonly id: number } | null;
   /** Null for a key the kernel has no code for. */
   readonly linux: { readonly code: number; readonly name: string } | null;
   readonly kind: KeyKind;
+  /** As people say it. */
   readonly name: string;
+  /** As keyboards of the United States print it. */
   readonly legend: string;
   /** What each platform calls it. */
   readonly names: Readonly<Record<Platform, string>>;
+  /** What it types without and with Shift there. */
   readonly plain?: string;
   readonly shifted?: string;
 }

@@ -4,6 +4,7 @@ import type { ModifierName } from './shortcut.ts';
 /** A key as a word names it, with the Shift that the word implies. */
 export interface NamedKey {
   readonly code: string;
+  /** Whether the word means the key with Shift. */
   readonly shift: boolean;
 }
 

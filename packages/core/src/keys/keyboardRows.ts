@@ -1,6 +1,7 @@
 /** One key of a drawn keyboard: its code and how many key widths it is wide. */
 export interface DrawnKey {
   readonly code: string;
+  /** In widths of a plain key. */
   readonly width: number;
 }
 

@@ -15,9 +15,13 @@ export interface KeyReport {
  * up, what was `taken`. A code outside the key table is kept as `unknown` and takes nothing.
  */
 export interface Recording {
+  /** Codes of the keys that are down now. */
   readonly down: readonly string[];
+  /** What has been pressed together so far. */
   readonly seen: Shortcut | null;
+  /** What was taken, once all came up. */
   readonly taken: Shortcut | null;
+  /** A code that no table knows. */
   readonly unknown: string | null;
 }
 

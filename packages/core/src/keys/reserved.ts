@@ -2,8 +2,11 @@ import type { Platform } from './keyTable.ts';
 
 /** A shortcut that the system or the browser keeps for itself, and what it does there. */
 export interface Reserved {
+  /** In our notation. */
   readonly shortcut: string;
+  /** Who keeps it. */
   readonly by: 'system' | 'browser';
+  /** In the words of a sentence: "switches windows". */
   readonly does: string;
 }
 

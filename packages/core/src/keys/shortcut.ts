@@ -7,6 +7,7 @@ export interface Shortcut {
   readonly alt: boolean;
   /** The right Alt key, which reaches the third level of many keyboards. */
   readonly altGr: boolean;
+  /** The Windows, Command or Super key. */
   readonly meta: boolean;
   /** W3C `KeyboardEvent.code` of the key, or null for modifiers alone. */
   readonly code: string | null;
@@ -18,7 +19,9 @@ export type ModifierName = 'ctrl' | 'shift' | 'alt' | 'altGr' | 'meta';
 /** The modifiers in the order in which they go down, with their word in the notation and the key sent for it. */
 export const MODIFIERS: readonly {
   readonly name: ModifierName;
+  /** In our notation. */
   readonly word: string;
+  /** The key that is pressed for it: the left one. */
   readonly code: string;
 }[] = [
   { name: 'ctrl', word: 'Ctrl', code: 'ControlLeft' },

@@ -4,6 +4,7 @@ import type { MemoryDoes, MemoryEntry } from './memoryEntry.ts';
 export interface MemoryDifference {
   readonly control: string;
   readonly trigger: MemoryEntry['trigger'];
+  /** Null for nothing. */
   readonly stored: MemoryDoes | null;
   readonly wanted: MemoryDoes | null;
   readonly same: boolean;

@@ -15,11 +15,13 @@ import type { MemoryDoes, MemoryEntry, MemoryReason } from './memoryEntry.ts';
 /** What of a profile a device can keep by itself: what fits, what does not and why, and how much room it takes. */
 export interface MemoryPlan {
   readonly entries: readonly MemoryEntry[];
+  /** What stays out, with the reason. */
   readonly left: readonly {
     readonly control: string;
     readonly trigger: Trigger;
     readonly reason: MemoryReason;
   }[];
+  /** What it takes, with its head and checksum. */
   readonly bytes: number;
 }
 

@@ -5,6 +5,7 @@ import { type Binding, type Profile, slotKey } from '../setup/index.ts';
 export interface Look {
   readonly profile: string;
   readonly layer: string;
+  /** Null where nothing is set: the next place is looked at. */
   readonly binding: Binding | null;
   /** `decides`: the first that is set. `inherit`: nothing set. `under`: set, but something above decided. */
   readonly verdict: 'decides' | 'inherit' | 'under';
@@ -17,6 +18,7 @@ export interface Resolution {
   readonly trigger: Trigger;
   /** Null where nothing is set: the control does what it does by itself. */
   readonly decided: { readonly profile: string; readonly layer: string; readonly binding: Binding } | null;
+  /** In the order in which they were looked at, to the one that decided. */
   readonly looked: readonly Look[];
 }
 

@@ -17,6 +17,7 @@ export interface ProfileCandidate {
 export interface ProfileDecision {
   readonly profile: string;
   readonly because: 'rule' | 'nothing-fits' | 'pinned' | 'no-window';
+  /** Every profile a rule of which fits, and why it was not taken. */
   readonly candidates: readonly ProfileCandidate[];
 }
 
@@ -49,8 +50,10 @@ export function resolveProfile(
 /** A rule that fits the window. */
 interface Fit {
   readonly profile: string;
+  /** In the person's list of programs, which breaks ties. */
   readonly order: number;
   readonly rule: Rule;
+  /** Whether another rule keeps this window out. */
   readonly keptOut: boolean;
 }
 

@@ -9,13 +9,17 @@ export interface IndexedProfile {
   readonly profile: string;
   /** Place in the person's order. */
   readonly order: number;
+  /** Any of them is enough. */
   readonly positive: readonly { readonly rule: Rule; readonly test: Test }[];
+  /** None of them may fit. */
   readonly negative: readonly Test[];
 }
 
 /** Profiles by the executable they ask for exactly, and those that must be asked about every window. */
 export interface RuleIndex {
+  /** Rules that ask for one executable exactly: found by a lookup. */
   readonly byExecutable: ReadonlyMap<string, readonly IndexedProfile[]>;
+  /** All other rules, tried one after the other. */
   readonly others: readonly IndexedProfile[];
   /** Every profile of a program, in the person's order. */
   readonly order: readonly string[];

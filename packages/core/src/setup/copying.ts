@@ -25,8 +25,10 @@ export interface RowPlace {
 /** One slot a copy would set: what stands there now, what would, or why it cannot. */
 export interface CopyStep {
   readonly slot: Slot;
+  /** What is there now. */
   readonly before: Binding | null;
   readonly after: Binding | null;
+  /** Why it stays as it is; null where it can be copied. */
   readonly refusal: Refusal | null;
 }
 
@@ -37,6 +39,7 @@ export interface CopyPlan {
   readonly overwritten: readonly CopyStep[];
   /** What cannot be copied, and why. */
   readonly left: readonly CopyStep[];
+  /** All of it as one edit; null where nothing would change. */
   readonly edit: Edit | null;
 }
 

@@ -23,7 +23,9 @@ export interface ActionInfo {
   readonly name: string;
   readonly family: Family;
   readonly intent: string | null;
+  /** In our notation; null for what sends no keys. */
   readonly shortcut: string | null;
+  /** The command of the program that has it, if any. */
   readonly command: Command | null;
 }
 

@@ -38,6 +38,7 @@ export function commandName(setup: Setup, id: string): string | null {
 
 /** A name by its id; the id itself where the thing is gone, so that something is said. */
 function nameIn(list: readonly { readonly id: string; readonly name: string }[], id: string): string {
+  // Names are for people, ids for files; what is removed meanwhile has only its id left.
   return list.find((item) => item.id === id)?.name ?? id;
 }
 

@@ -6,6 +6,7 @@ import { tidy } from './numbers.ts';
 export interface Sent {
   /** Our shortcut notation where it is one, else words. */
   readonly text: string;
+  /** How many times in a row. */
   readonly count: number;
 }
 
@@ -37,6 +38,7 @@ function textOf(stroke: Stroke): string[] {
   switch (stroke.kind) {
     case 'wheel':
       return [wheelText(stroke.ticks, stroke.axis)];
+    // Only what goes down is told.
     case 'button-down':
       return [`Mouse button ${stroke.button + 1}`];
     case 'text':

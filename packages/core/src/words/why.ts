@@ -119,6 +119,7 @@ function guardedWords(
 
 /** How fast a ring away from rest steps. */
 function springWords(setup: Setup, { rate, resolution }: Extract<Outcome, { kind: 'spring' }>): string {
+  // Back at rest: no step is due any more.
   if (!resolution) return 'It stops.';
   return `${decidedWords(setup, resolution)} ${tidy(rate)} ${rate === 1 ? 'step' : 'steps'} a second.`;
 }
@@ -137,6 +138,7 @@ function stepWords(degrees: number, outcome: Extract<Outcome, { kind: 'turned' }
   const { steps, stepDegrees, remainder, factor } = outcome;
   if (factor > 1) return ` ${steps} steps: each counts ${factor} times at this speed.`;
   const kept = remainder === 0 ? '' : `, ${tidy(Math.abs(remainder))}° kept`;
+  // Degrees are summed in floating point; a millionth is no remainder.
   const exact = Math.abs(Math.abs(degrees) - steps * stepDegrees) < 1e-6;
   const many = steps === 1 ? 'step' : 'steps';
   if (exact) return ` ${tidy(Math.abs(degrees))}° ÷ ${tidy(stepDegrees)}° = ${steps} ${many}.`;

@@ -32,15 +32,21 @@ export interface SetupState {
   readonly id: string | null;
   /** Who makes edits here. */
   readonly me: Author;
+  /** The newest revision the server has told. */
   readonly revision: number;
+  /** As the server has it, without what is still to be saved. */
   readonly savedSetup: Setup | null;
+  /** As the person sees it: with their own edits on top. */
   readonly setup: Setup | null;
   /** This author's own saved entries, oldest first; older ones may be read when they are needed. */
   readonly log: readonly LogEntry[];
+  /** Whether there are older edits than those at hand. */
   readonly hasOlder: boolean;
+  /** Made here and not saved yet, oldest first. */
   readonly pending: readonly PendingEntry[];
   /** Entries that the server could not save, kept in the browser. */
   readonly aside: readonly AsideEntry[];
+  /** What the person should know, newest last. */
   readonly notices: readonly Notice[];
   readonly saving: Saving;
   /** Why what waits is not saved yet, in words. */

@@ -1,16 +1,25 @@
 /** The colours of both themes: paper (light) and graphite (dark). Nothing else names a colour. */
 export interface Tokens {
+  /** What everything lies on. */
   readonly background: string;
+  /** Cards, cells, menus. */
   readonly sheet: string;
+  /** Slightly lower than the sheet: pressed, hovered. */
   readonly sunk: string;
+  /** Text. */
   readonly ink: string;
+  /** Text that matters less, still at 4.5 : 1. */
   readonly soft: string;
+  /** Lines between things. */
   readonly line: string;
+  /** Where one acts, and what is on. */
   readonly accent: string;
   readonly accentTint: string;
   readonly onAccent: string;
+  /** Layers and pages, wherever they are spoken of. */
   readonly layer: string;
   readonly layerTint: string;
+  /** Warnings and refusals. */
   readonly brick: string;
   readonly brickTint: string;
   /** The surface under the practice desk's windows. */

@@ -6,6 +6,7 @@ import { plugSet } from './simulatedSlice.ts';
 export const setPlugged =
   (device: string, plugged: boolean): AppThunk =>
   (dispatch) => {
+    // First out, then let go: nothing it held may be sent again.
     dispatch(plugSet({ device, plugged }));
     dispatch(feed({ kind: plugged ? 'attach' : 'detach', device }));
   };

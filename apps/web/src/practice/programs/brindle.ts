@@ -12,6 +12,7 @@ import {
 /** One mark of brush or eraser, in canvas coordinates. */
 export interface Mark {
   readonly points: readonly (readonly [x: number, y: number])[];
+  /** Of the brush: pixels of the canvas. */
   readonly size: number;
   /** Index into the paints; null for the eraser. */
   readonly paint: number | null;
@@ -23,7 +24,9 @@ export interface BrindleState extends Undoable<readonly Mark[]>, Running {
   readonly tool: 'brush' | 'eraser' | 'hand';
   /** Brush width in canvas units. */
   readonly size: number;
+  /** Which of the paints. */
   readonly paint: number;
+  /** 1 is as large as it is. */
   readonly zoom: number;
   /** Degrees, clockwise. */
   readonly angle: number;

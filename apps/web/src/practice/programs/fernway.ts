@@ -3,6 +3,7 @@ import { type CommandRow, commandsFrom, type Running, type StandIn, within } fro
 /** A page of the made-up web: a title and paragraphs. */
 export interface WebPage {
   readonly title: string;
+  /** What it says, a paragraph a line. */
   readonly lines: readonly string[];
 }
 
@@ -53,9 +54,11 @@ interface Tab {
 export interface FernwayState extends Running {
   readonly tabs: readonly Tab[];
   readonly at: number;
+  /** Tabs that can be opened again, the last one at the end. */
   readonly closed: readonly Tab[];
   /** Percent. */
   readonly zoom: number;
+  /** Pages that were marked to be found again. */
   readonly kept: readonly number[];
   /** How often pages were loaded anew. */
   readonly loads: number;

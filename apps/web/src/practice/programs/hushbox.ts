@@ -25,7 +25,9 @@ interface Span {
 interface Kept {
   /** Where the recording is cut, rising: seconds. */
   readonly cuts: readonly number[];
+  /** Rising: seconds. */
   readonly markers: readonly number[];
+  /** Spans without a sound, which may touch. */
   readonly silenced: readonly Span[];
 }
 
@@ -33,8 +35,11 @@ interface Kept {
 export interface HushboxState extends Kept, Undoable<Kept>, Running {
   /** The playhead: seconds. */
   readonly at: number;
+  /** Null where nothing is selected. */
   readonly selection: Span | null;
+  /** What is seen: seconds. */
   readonly view: Span;
+  /** Only shown: nothing sounds here. */
   readonly playing: boolean;
   /** How loud: 0 to 1. */
   readonly gain: number;

@@ -12,7 +12,9 @@ import {
 /** How the puppets stand in one frame; all from 0 to 1 but the angle, in degrees. */
 export interface Pose {
   readonly x: number;
+  /** How high the bird is, 0 to 1. */
   readonly lift: number;
+  /** How far the umbrella is open, 0 to 1. */
   readonly umbrella: number;
 }
 
@@ -25,10 +27,13 @@ interface Film {
 
 /** Larkframe’s film and how it is looked at. */
 export interface LarkframeState extends Film, Undoable<Film>, Running {
+  /** Whether the frame before shows through. */
   readonly onion: boolean;
   readonly playing: boolean;
   readonly magnified: boolean;
+  /** The lamp over the set. */
   readonly lit: boolean;
+  /** Lines over the picture. */
   readonly guides: boolean;
   /** How many poses the puppets were moved through so far. */
   readonly posed: number;

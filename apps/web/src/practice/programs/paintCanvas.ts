@@ -49,6 +49,7 @@ export function paintCanvas(canvas: HTMLCanvasElement, state: BrindleState, scen
   context.beginPath();
   context.rect(0, 0, CANVAS.width, CANVAS.height);
   context.clip();
+  // Round, as a brush leaves it.
   context.lineCap = 'round';
   context.lineJoin = 'round';
   for (const mark of state.marks) paintMark(context, mark, scene);

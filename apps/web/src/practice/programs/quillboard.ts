@@ -12,6 +12,7 @@ import {
 /** A card of the story. */
 interface Card {
   readonly text: string;
+  /** To be looked at again. */
   readonly marked: boolean;
 }
 /** What undo brings back, the caret with it, as writers expect. */
@@ -25,6 +26,7 @@ interface Kept {
 
 /** Quillboard’s cards and the place of the text cursor. */
 export interface QuillboardState extends Kept, Undoable<Kept>, Running {
+  /** The program's own clipboard: the system's is not asked for. */
   readonly copied: string;
 }
 

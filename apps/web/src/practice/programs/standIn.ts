@@ -14,6 +14,7 @@ export interface StandInCommand<State> {
 
 /** A program of the practice desk: where it starts, its commands, and what else it hears. */
 export interface StandIn<State> {
+  /** As it starts. */
   readonly initial: State;
   readonly commands: readonly StandInCommand<State>[];
   /** Wheel ticks, positive away from the person. */
@@ -26,6 +27,7 @@ export interface StandIn<State> {
 export interface Heard<State> {
   readonly state: State;
   readonly name: string;
+  /** What its status line says then. */
   readonly said: string;
 }
 
@@ -47,12 +49,15 @@ export function commandsFrom<State>(
 
 /** What every practice program keeps. */
 export interface Running {
+  /** Named in its status line; null before the first. */
   readonly lastCommand: string | null;
 }
 
 /** Something that can be taken back: the states before, newest last, and those taken back. */
 export interface Undoable<Kept> {
+  /** What undo goes back to, the nearest at the end. */
   readonly past: readonly Kept[];
+  /** What redo goes on to, the next at the end. */
   readonly future: readonly Kept[];
 }
 

@@ -22,8 +22,11 @@ export const TONE_NAMES: Readonly<Record<Tone, string>> = {
 
 /** One wheel: where its colour points (degrees, red at 0), how far from the middle (0 to 1), how much brighter (−1 to 1). */
 export interface Wheel {
+  /** Degrees, as in HSL. */
   readonly hue: number;
+  /** 0 to 1. */
   readonly strength: number;
+  /** −1 to 1: darker and brighter. */
   readonly level: number;
 }
 /** How one shot is graded. */
@@ -38,8 +41,11 @@ export interface TallowState extends Undoable<readonly Grade[]>, Running {
   /** A grade for each shot. */
   readonly shots: readonly Grade[];
   readonly at: number;
+  /** The wheel in hand. */
   readonly tone: Tone;
+  /** The picture as it was taken, to compare. */
   readonly ungraded: boolean;
+  /** A grade to be set on another shot. */
   readonly copied: Grade | null;
   readonly magnified: boolean;
 }

@@ -5,17 +5,22 @@ export const PEOPLE = ['Puppet room', 'Paint room', 'Sound cellar', 'Front door'
 
 /** Who is on the intercom and whether one is heard. */
 export interface TinCanState extends Running {
+  /** The talk key is down. */
   readonly talking: boolean;
   /** Whom it talks to; everyone where `toAll`. */
   readonly at: number;
+  /** To everybody, whoever is chosen. */
   readonly toAll: boolean;
+  /** By their place in the list. */
   readonly ringing: number | null;
   readonly lastRung: number | null;
   /** Points of 100. */
   readonly volume: number;
   readonly muted: boolean;
+  /** Nobody can ring here. */
   readonly quiet: boolean;
   readonly listed: boolean;
+  /** How many were left. */
   readonly notes: number;
   readonly doorOpen: boolean;
   readonly lamp: boolean;

@@ -62,6 +62,7 @@ const Entry = styled('li')(({ theme: { vars, typography } }) => ({
 export function Account() {
   const dispatch = useAppDispatch();
   const happenings = useAppSelector((state) => state.engine.happenings);
+  // Put together anew for every event: some hundred short entries, well under a millisecond.
   const items = useMemo(() => accountItems(happenings), [happenings]);
   return (
     <Box aria-label={WORDS.happened}>
@@ -96,6 +97,7 @@ const AccountEntry = memo(function AccountEntry({ item }: { readonly item: Accou
   const { explanation, ran } = item;
   const { subject, did, why } = accountOf(setup, explanation);
   const { kind } = explanation.outcome;
+  // What was used says what was sent; the rest speaks of the engine.
   const used = kind === 'pressed' || kind === 'turned' || kind === 'repeated';
   const sent = used ? sentOf(explanation.strokes) : [];
   return (

@@ -20,6 +20,7 @@ const Box = styled('section')(({ theme: { vars } }) => ({
 export function HeldNow() {
   const setup = useAppSelector(selectSetup);
   const { held, latched } = useAppSelector((state) => state.engine.engine);
+  // Held by a hand, or latched: both are down for the program that gets them.
   const holding = [...Object.values(held), ...Object.values(latched)].filter(({ holds }) => holds.length > 0);
   return (
     <Box aria-label={WORDS.held}>

@@ -74,8 +74,10 @@ export function OwnDevices({ surface, onClose }: Props) {
     (heard: Heard) => {
       const { devices } = selectSetup(store.getState());
       const found = controlHeard(devices, heard);
+      // Keys that belong to no device of the rig go to the program, as typing does.
       if (!found && heard.id.startsWith('key/')) return false;
       const to = found && `${found.device.name}, ${found.control.name}`;
+      // Told when it goes down; the way up is not worth a line.
       if (heard.change.kind !== 'up') {
         setTold((before) =>
           [{ key: (before[0]?.key ?? 0) + 1, name: heard.name, to }, ...before].slice(0, LISTED),
@@ -94,8 +96,10 @@ export function OwnDevices({ surface, onClose }: Props) {
     if (!element) return;
     let last: { x: number; y: number } | null = null;
     const onPointer = (event: PointerEvent) => {
+      // The panel itself is worked by the same mouse.
       const inPanel = event.target instanceof Element && event.target.closest('aside') !== null;
       if (!event.isTrusted || inPanel) return;
+      // Else a program would get the press twice: from the pointer, and from what the engine sends.
       event.stopPropagation();
       if (event.type !== 'pointermove') return;
       const { left, top } = element.getBoundingClientRect();

@@ -41,6 +41,7 @@ export function PointerPad({ device }: { readonly device: Device }) {
     if (control) dispatch(feed({ kind, device: device.id, control: control.id }));
   };
   const move = (dx: number, dy: number, ms: number) => {
+    // As the driver would: the device's speed, and more of it for a faster hand.
     const factor = device.settings.pointerSpeeds[speed] ?? 1;
     const pace = ms > 0 ? (Math.hypot(dx, dy) * MM_PER_PX * 1000) / ms : 0;
     const gain = pointerGain(factor, device.settings.acceleration, pace);
@@ -52,6 +53,7 @@ export function PointerPad({ device }: { readonly device: Device }) {
     if (from) move(x - from.x, y - from.y, t - from.t);
   };
   const touch = (down: boolean) => {
+    // Lost capture, blur and up may all come: the tip comes up once.
     if (down === touching) return;
     setTouching(down);
     use(tip, down ? 'down' : 'up');
@@ -64,6 +66,7 @@ export function PointerPad({ device }: { readonly device: Device }) {
   const onKey = (event: KeyboardEvent) => {
     const down = event.type === 'keydown';
     const [dx, dy] = ARROWS[event.key] ?? [0, 0];
+    // Switches of the pen by their numbers, as the other hand presses them.
     const own = switches[Number(event.key) - 1];
     if (dx === 0 && dy === 0 && event.key !== ' ' && !own) return;
     event.preventDefault();

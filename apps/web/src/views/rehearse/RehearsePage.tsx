@@ -72,11 +72,14 @@ export function RehearsePage() {
   }, [dispatch]);
   useEffect(() => {
     const onKeyDown = (event: KeyboardEvent) => {
+      // F6 goes from window to window, as in many programs (common practice, no source); a real Alt+Tab would leave
+      // the browser.
       if (event.key !== 'F6' || !event.isTrusted) return;
       event.preventDefault();
       const [back] = selectDesk(store.getState()).order;
       if (back) dispatch(raiseWindow(back));
     };
+    // The browser lost the keyboard: what was held would stay held, as its release is never heard.
     const letGo = () => dispatch(feed({ kind: 'reset' }));
     window.addEventListener('keydown', onKeyDown);
     window.addEventListener('blur', letGo);

@@ -67,6 +67,7 @@ export function Tray() {
   /** Ids, the one asked for last at the end. */
   const [asked, setAsked] = useState<readonly string[]>([]);
   const { width } = useSize(element);
+  // Before it is measured nothing must be drawn that would vanish at once.
   const fits = width === 0 ? FITS_AT_FIRST : Math.max(1, Math.floor(width / LEAST_WIDTH));
   const shown = useMemo(() => shownDevices(devices, asked, fits), [devices, asked, fits]);
   return (
@@ -110,6 +111,7 @@ function shownDevices(devices: readonly Device[], asked: readonly string[], fits
   for (const id of [...latest, ...ids.filter((other) => !latest.includes(other))]) {
     const device = devices.find((each) => each.id === id);
     if (!device || room < 1) break;
+    // A wide device may be left out for two narrow ones, but never when it was the one asked for.
     if (placesFor(device) > room && chosen.size > 0) continue;
     chosen.add(id);
     room -= placesFor(device);

@@ -30,6 +30,7 @@ export function TrayDevice({ device: plain }: { readonly device: Device }) {
   const dispatch = useAppDispatch();
   const setup = useAppSelector(selectSetup);
   const { held, waiting, springs, sliderValues } = useAppSelector((state) => state.engine.engine);
+  // The device used last is marked, so that the eye finds from drawing to account.
   const latest = useAppSelector((state) =>
     state.engine.happenings.find(
       ({ explanation: { outcome } }) => outcome.kind === 'pressed' || outcome.kind === 'turned',
@@ -46,6 +47,7 @@ export function TrayDevice({ device: plain }: { readonly device: Device }) {
   const { plugged, low, charge } = simulatedDevice(simulated, plain);
 
   const turn = (control: Control, unit: 'degrees' | 'detents', amount: number) => {
+    // The drawn mark turns by degrees, also where the knob counts in detents.
     const detent = control.rotor?.kind === 'detented' ? control.rotor.detentDegrees : 1;
     const degrees = unit === 'detents' ? amount * detent : amount;
     setAngles((before) => ({ ...before, [control.id]: (before[control.id] ?? 0) + degrees }));
@@ -61,6 +63,7 @@ export function TrayDevice({ device: plain }: { readonly device: Device }) {
     }),
   );
   const down = [...Object.keys(held), ...Object.keys(springs)];
+  // A press that waits to become hold or double press is down as well.
   for (const [key, { down: isDown }] of Object.entries(waiting)) if (isDown) down.push(key);
   const own = down.filter((key) => key.startsWith(`${id}/`)).map((key) => key.slice(id.length + 1));
   const isLatest = latest !== undefined && deviceOf(latest) === id;

@@ -16,6 +16,7 @@ export function accountItems(happenings: readonly Happening[]): readonly Account
   const items: AccountItem[] = [];
   for (const { explanation, ran } of happenings.toReversed()) {
     if (!isWorthTelling(explanation)) continue;
+    // Only neighbours are joined: between two turns something else may have changed what they mean.
     const last = items.at(-1);
     const joined = last
       ? (joinTurns(last.explanation, explanation) ?? joinRepeat(last.explanation, explanation))
@@ -42,6 +43,7 @@ function joinTurns(a: Explanation, b: Explanation): Explanation | null {
   if (a.event.kind !== 'turn' || b.event.kind !== 'turn') return null;
   if (a.outcome.kind !== 'turned' || b.outcome.kind !== 'turned') return null;
   const [from, to] = [a.outcome.resolution, b.outcome.resolution];
+  // The same binding as well: an edit in between makes two entries.
   const same =
     from.device === to.device &&
     from.control === to.control &&

@@ -18,7 +18,9 @@ export type HeardEvent =
 
 /** What was reported last, by source: numbers, and for arrays and hats which of their controls are down. */
 export interface HeardState {
+  /** By field and place; null for values outside the logical range, which mean "nothing" (HID 1.11, 6.2.2.5). */
   readonly values: readonly (number | null)[];
+  /** Ids of controls that are down. */
   readonly down: ReadonlySet<string>;
 }
 
@@ -28,6 +30,7 @@ export const NOTHING_HEARD: HeardState = { values: [], down: new Set() };
 /** A device made ready to read reports. */
 export interface Decoder {
   readonly device: string;
+  /** Whether reports begin with their number (HID 1.11, 5.6). */
   readonly numbered: boolean;
   /** By report id. */
   readonly reports: ReadonlyMap<number, readonly Ready[]>;
@@ -36,6 +39,7 @@ export interface Decoder {
 /** A source made ready for reports: which bits it has, and which control each value is for. */
 interface Ready {
   readonly source: Source;
+  /** Of the first bit. */
   readonly place: number;
   /** The control of each part, in the source's order; null for none. */
   readonly controls: readonly (string | null)[];
@@ -75,6 +79,7 @@ function partsIn(source: Source): readonly (ControlPart | null)[] {
 /** One report decoded: what happened, and what to remember. */
 export interface Decoded {
   readonly events: readonly HeardEvent[];
+  /** To be handed in with the next report. */
   readonly state: HeardState;
 }
 

@@ -11,6 +11,7 @@ import { PAGES } from './usages.ts';
 /** A device derived from its report descriptor, and which control each part became. */
 export interface DescribedDevice {
   readonly device: Device;
+  /** Where in reports each control is found. */
   readonly sources: readonly Source[];
   /** The id of the control that a part became. */
   readonly ids: ReadonlyMap<ControlPart, string>;

@@ -13,6 +13,7 @@ export interface Collection {
     | 'usage modifier'
     | 'vendor'
     | 'reserved';
+  /** Null where none was given; the standard asks for one. */
   readonly usage: Usage | null;
   readonly collections: readonly Collection[];
   /** The fields directly inside, by their place in `Descriptor.fields`. */
@@ -22,6 +23,7 @@ export interface Collection {
 /** What an array field reports: the usage at a logical value counts from the range's beginning. */
 export interface UsageRange {
   readonly page: number;
+  /** First and last usage, both included. */
   readonly from: number;
   readonly to: number;
 }
@@ -43,8 +45,10 @@ export interface Field {
   readonly usages: readonly UsageRange[];
   /** Other usages for the same, of a delimited set. */
   readonly alternatives: readonly Usage[];
+  /** Bounds of the values in reports; what is outside means nothing. */
   readonly logicalMin: number;
   readonly logicalMax: number;
+  /** What those bounds stand for, in `unit`. */
   readonly physicalMin: number;
   readonly physicalMax: number;
   readonly unit: Unit;
@@ -55,14 +59,23 @@ export interface Field {
 
 /** HID 1.11, 6.2.2.5. */
 export interface FieldFlags {
+  /** Never changes: padding. */
   readonly constant: boolean;
+  /** One value a control; else an array of what is on. */
   readonly variable: boolean;
+  /** Changes since the last report; else where it is. */
   readonly relative: boolean;
+  /** Goes from the end to the beginning, as a dial does. */
   readonly wrap: boolean;
+  /** Not proportional to what was measured. */
   readonly nonLinear: boolean;
+  /** Does not go back by itself, as a toggle. */
   readonly noPreferred: boolean;
+  /** Has a value that means "nothing". */
   readonly nullState: boolean;
+  /** The computer may change it. */
   readonly volatile: boolean;
+  /** Bytes without meaning to the standard. */
   readonly bufferedBytes: boolean;
 }
 

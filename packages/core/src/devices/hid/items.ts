@@ -13,6 +13,7 @@ export interface DescriptorProblem {
     | 'nested-too-deep'
     | 'delimiter-nested'
     | 'size-missing';
+  /** Byte from the start, counted from 0. */
   readonly at: number;
 }
 
@@ -20,9 +21,11 @@ export interface DescriptorProblem {
 export interface Item {
   readonly at: number;
   readonly type: 'main' | 'global' | 'local' | 'reserved' | 'long';
+  /** Which item of its type. */
   readonly tag: number;
   /** Bytes of data: 0, 1, 2 or 4; any number for a long item. */
   readonly size: number;
+  /** The data without and with a sign, as the item's meaning asks (HID 1.11, 6.2.2.2). */
   readonly unsigned: number;
   readonly signed: number;
 }

@@ -3,7 +3,9 @@ import { ok, type Result, refuse } from '../../result.ts';
 /** Why a text holds no bytes: the part that is none, as it was written, and where it begins. */
 export interface BytesProblem {
   readonly code: 'bytes-none' | 'bytes-not-hex' | 'bytes-half' | 'bytes-too-large';
+  /** What was read instead of a byte. */
   readonly token: string;
+  /** Character from the start. */
   readonly at: number;
 }
 

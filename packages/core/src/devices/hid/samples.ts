@@ -4,6 +4,7 @@ import samples from './samples.json' with { type: 'json' };
 export interface Sample {
   readonly id: string;
   readonly name: string;
+  /** What it is an example of. */
   readonly about: string;
   /** Its report descriptor, as text. */
   readonly descriptor: string;

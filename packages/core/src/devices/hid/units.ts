@@ -12,6 +12,7 @@ const SYSTEMS: Readonly<Record<number, readonly string[]>> = {
 export interface Unit {
   /** SI symbols with exponents, for instance `g·cm²·s⁻²`; empty for none. */
   readonly words: string;
+  /** What a value is multiplied by to be in `words`. */
   readonly factor: number;
 }
 

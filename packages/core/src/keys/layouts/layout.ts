@@ -19,6 +19,7 @@ export type LayoutData = z.infer<typeof layoutDataSchema>;
 
 /** One key pressed with what reaches its level. */
 export interface Press {
+  /** The key, by its place. */
   readonly code: string;
   readonly shift: boolean;
   readonly altGr: boolean;

@@ -25,6 +25,7 @@ export const TELLING_KEYS: readonly string[] = [
 export interface LayoutEntry {
   readonly id: string;
   readonly name: string;
+  /** What its keys print without a modifier, in the order of the United States keyboard. */
   readonly plain: string;
 }
 

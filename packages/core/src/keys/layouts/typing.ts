@@ -4,6 +4,7 @@ import type { Layout, Press } from './layout.ts';
 /** A character that a keyboard cannot type, and where it stands (from 0, in characters). */
 export interface Untypeable {
   readonly character: string;
+  /** Character from the start of the text. */
   readonly at: number;
 }
 

@@ -21,6 +21,7 @@ export interface AddressStep {
 /** An address taken apart, with the kind of item it leads to. */
 export interface ParsedAddress {
   readonly kind: ItemKind;
+  /** From the top of the set-up. */
   readonly steps: readonly AddressStep[];
 }
 

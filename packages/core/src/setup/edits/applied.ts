@@ -5,7 +5,9 @@ import type { Edit, SingleEdit } from './edit.ts';
 
 /** A set-up after an edit, with the edit that takes it back. */
 export interface Applied {
+  /** After the edit; what it did not touch is the same object as before. */
   readonly setup: Setup;
+  /** The edit that takes it back. */
   readonly inverse: Edit;
 }
 

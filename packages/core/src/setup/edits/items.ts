@@ -19,7 +19,9 @@ import { unreadablePartSchema } from '../unreadable.ts';
 /** A list of items inside another item. A record holds them by id, or bindings by slot key. */
 export interface ItemList {
   readonly of: ItemKind;
+  /** A list in an order, or things by their ids. */
   readonly as: 'array' | 'record';
+  /** The limit on how many there may be; null where another one bounds it. */
   readonly limit: keyof typeof LIMITS | null;
 }
 

@@ -8,6 +8,7 @@ export interface Overwritten {
   readonly at: Address;
   /** The paths of fields; none where the whole item was removed. */
   readonly fields: readonly string[];
+  /** What puts one's own back. */
   readonly back: Edit;
 }
 

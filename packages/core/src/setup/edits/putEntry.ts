@@ -9,9 +9,11 @@ import { undoingEdit } from './undoing.ts';
 
 /** What an undo or redo needs of the entry it is about. */
 export interface Turned {
+  /** Null where nothing is left to take back. */
   readonly edit: Edit | null;
   /** What takes it back now: that of its last redo, where it was done again. */
   readonly inverse: Edit | null;
+  /** Whether the entry counts as undone now. */
   readonly undone: boolean;
 }
 

@@ -26,7 +26,9 @@ export interface RegexProblem {
     | 'regex-bad-range'
     | 'regex-stray'
     | 'regex-too-large';
+  /** Character from the start of the pattern. */
   readonly at: number;
+  /** What stands there. */
   readonly text: string;
 }
 
