@@ -19,7 +19,7 @@ for (const theme of ['light', 'dark'] as const) {
       await expectAccessible(page);
       await page.keyboard.press('Escape');
       await page.keyboard.press('Control+k');
-      await expect(page.getByRole('dialog', { name: 'Find a command, key or control' })).toBeVisible();
+      await expect(page.getByRole('dialog', { name: 'Find anything' })).toBeVisible();
       await page.keyboard.type('fit');
       await expectAccessible(page);
     });
@@ -88,7 +88,7 @@ for (const theme of ['light', 'dark'] as const) {
       await open(page, app.address, 'rehearse');
       await expectAccessible(page);
       await control(page, 'Bench dial', 'Dial').focus();
-      await page.keyboard.press('ArrowRight');
+      await page.keyboard.press('ArrowUp');
       await page.keyboard.down('Space');
       await expectAccessible(page);
       await page.getByRole('button', { name: /^In front/ }).click();

@@ -85,9 +85,9 @@ test('an example plays its recording; a shuttle ring and a slider can be moved i
   await rehearsing(page);
   await page.getByRole('button', { name: 'Old shuttle', exact: true }).click();
   await control(page, 'Old shuttle', 'Shuttle ring').focus();
-  await page.keyboard.down('ArrowRight');
+  await page.keyboard.down('ArrowUp');
   await expect(page.getByRole('region', { name: /^Larkframe/ })).toContainText('Frame 5 of 7');
-  await page.keyboard.up('ArrowRight');
+  await page.keyboard.up('ArrowUp');
   await expect(page.getByRole('complementary', { name: 'What happened' })).toContainText(
     'shuttle ring back at rest',
   );

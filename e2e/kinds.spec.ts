@@ -101,11 +101,11 @@ test('faders act on the picture, a tablet’s pen paints where its pad points, t
   const apart = async (positions: number) => {
     await page.getByRole('button', { name: 'Clear the list' }).click();
     await ring.focus();
-    for (let i = 0; i < positions; i++) await page.keyboard.down('ArrowRight');
+    for (let i = 0; i < positions; i++) await page.keyboard.down('ArrowUp');
     const steps = account.getByRole('listitem').filter({ hasText: 'runs “Scrub on”' });
     await expect.poll(() => steps.count()).toBeGreaterThanOrEqual(positions + 2);
     const [newest = '', before = ''] = await steps.locator('time').allTextContents();
-    await page.keyboard.up('ArrowRight');
+    await page.keyboard.up('ArrowUp');
     return Number.parseFloat(newest) - Number.parseFloat(before);
   };
   // One step a second at the first position, eight at the fourth.

@@ -94,7 +94,7 @@ test('tuning is felt: a step every 9°, lines a notch, rates of the shuttle, a l
   await rehearsing(page);
   const account = page.getByRole('complementary', { name: 'What happened' });
   await control(page, 'Bench dial', 'Dial').focus();
-  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowUp');
   await expect(account).toContainText('9° ÷ 9° = 1 step');
   await page.getByRole('button', { name: 'Brindle', exact: true }).click();
   await control(page, 'Pocket mouse', 'Wheel').focus();

@@ -22,7 +22,7 @@ test('from a recorded shortcut to a program that obeys it, and nothing is forgot
   const brindle = page.getByRole('region', { name: /^Brindle/ });
   await expect(larkframe).toContainText('Frame 4 of 7');
   await control(page, 'Bench dial', 'Dial').focus();
-  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowUp');
   await expect(larkframe).toContainText('Frame 7 of 7');
   await expect(larkframe).toContainText('Last frame');
   await expect(page.getByRole('complementary', { name: 'What happened' })).toContainText(
@@ -34,7 +34,7 @@ test('from a recorded shortcut to a program that obeys it, and nothing is forgot
   await page.getByRole('button', { name: 'Brindle', exact: true }).click();
   await expect(page.getByRole('button', { name: /^In front: Brindle/ })).toBeVisible();
   await control(page, 'Bench dial', 'Dial').focus();
-  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowUp');
   await expect(brindle).toContainText('Brush 20');
   await expect(larkframe).toContainText('Frame 7 of 7');
 
@@ -148,7 +148,7 @@ test('a profile can be pinned and let follow again', async ({ app, quietPage: pa
   await page.getByRole('button', { name: /^In front: Larkframe/ }).click();
   await page.getByRole('menuitemradio', { name: 'Stay with Brindle' }).click();
   await control(page, 'Bench dial', 'Dial').focus();
-  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowUp');
   const account = page.getByRole('complementary', { name: 'What happened' });
   await expect(account).toContainText('Brindle, base layer: Brush larger.');
   await page.getByRole('button', { name: /^Pinned: Brindle/ }).click();
@@ -172,7 +172,7 @@ test('every program of the desk has its profile, obeys the dial, and lists its c
     await page.getByRole('button', { name, exact: true }).click();
     await expect(page.getByRole('button', { name: new RegExp(`^In front: ${name}`) })).toBeVisible();
     await control(page, 'Bench dial', 'Dial').focus();
-    await page.keyboard.press('ArrowRight');
+    await page.keyboard.press('ArrowUp');
     const program = page.getByRole('region', { name: new RegExp(`^${name} —`) });
     await expect(program).toContainText(`Last command ${command}`);
   }
@@ -205,6 +205,6 @@ test('a computer that slept while a key was held lets go of it and says so; it g
   await expect(held).toContainText('Nothing');
   await page.mouse.up();
   await control(page, 'Bench dial', 'Dial').focus();
-  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowUp');
   await expect(account).toContainText('Step one frame on');
 });

@@ -132,7 +132,7 @@ test('an edit the server cannot save is set aside and said; what came after it i
   const notice = page.getByRole('alert').filter({ hasText: 'it is kept aside' });
   await expect(notice).toBeVisible({ timeout: 60_000 });
   await saved(page);
-  await expect(cell(page, 'Press', 'Hushbox')).toContainText('native');
+  await expect(cell(page, 'Press', 'Hushbox')).toContainText('nothing by itself');
   await expect(cell(page, 'Press', 'Larkframe')).not.toContainText('off here');
 
   // It is still there after a reload; tried again when the server can, it is saved.

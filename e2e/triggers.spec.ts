@@ -45,7 +45,7 @@ test('a hold, a latch and a turn while pressed: assigned on the Board, obeyed in
 
   await control(page, 'Bench dial', 'Dial').focus();
   await page.keyboard.down('Space');
-  await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('ArrowDown');
   await page.keyboard.up('Space');
   await expect(larkframe).toContainText('Frame 1 of 7');
   await expect(account).toContainText('turned while pressed back 18°');

@@ -9,18 +9,42 @@ import type { ActionTarget } from './actionTarget.ts';
 import { TextActionField } from './TextActionField.tsx';
 import { WORDS } from './words.ts';
 
-const Row = styled('div')({ display: 'flex', flexWrap: 'wrap', gap: 6, alignItems: 'center', minHeight: 32 });
+const Row = styled('div')({
+  gridColumn: '1 / -1',
+  display: 'flex',
+  flexWrap: 'wrap',
+  gap: 6,
+  alignItems: 'center',
+  minHeight: 28,
+});
 
 /** A kind of action, and the actions of that kind. */
 type Kind = Action['kind'];
 type Of<Own extends Kind> = Extract<Action, { kind: Own }>;
 
-/** Kinds that are wholly said by the chooser or the shortcut field. */
-const WITHOUT: readonly Kind[] = ['shortcut', 'command', 'sequence'];
+/** Whether an action of a kind asks for more than the chooser and the shortcut field say. */
+const ASKS = {
+  shortcut: false,
+  command: false,
+  sequence: false,
+  button: false,
+  page: false,
+  profile: false,
+  macro: false,
+  text: true,
+  click: true,
+  wheel: true,
+  layer: true,
+  program: true,
+  radial: true,
+  message: true,
+  speed: true,
+  computer: true,
+} as const satisfies Record<Kind, boolean>;
 
-/** Whether an action is no shortcut, so that other things than keys are asked of it. */
+/** Whether an action asks for more than the chooser and the shortcut field say: its text, its numbers, its device. */
 export function hasFields({ kind }: Action): boolean {
-  return !WITHOUT.includes(kind);
+  return ASKS[kind];
 }
 
 /** The action of a cell or an item, with what the person may do to it. */
@@ -95,7 +119,7 @@ export function ActionFields({ target, action, onEditRing }: Props) {
     case 'page':
     case 'profile':
     case 'macro':
-      return <Row />;
+      return null;
   }
 }
 

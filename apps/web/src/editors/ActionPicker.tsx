@@ -52,10 +52,11 @@ export function ActionPicker(props: Props) {
             onNewRing={newRing}
             onDone={onDone}
           />
-          {action && hasFields(action) ? (
-            <ActionFields key={target.place} target={target} action={action} onEditRing={onEditRing} />
-          ) : (
+          {!target.onlyMessages && (
             <TypedShortcut target={target} onRecord={onRecord} onCompose={() => onCompose(true)} />
+          )}
+          {action && hasFields(action) && (
+            <ActionFields key={target.place} target={target} action={action} onEditRing={onEditRing} />
           )}
         </>
       )}

@@ -49,11 +49,13 @@ export function CommandChooser({ target, inputRef, onNewRing, onDone }: Props) {
       disableClearable={value !== null}
       openOnFocus
       selectOnFocus
+      autoHighlight
       blurOnSelect
       size="small"
       onChange={(_event, id) => {
         const choice = choices.find((choice) => choice.id === id);
-        if (choice?.action) setAction(choice.action);
+        if (choice?.action && choice.other) target.pair?.set(choice.action, choice.other);
+        else if (choice?.action) setAction(choice.action);
         else if (choice) return onNewRing();
         onDone();
       }}
@@ -62,7 +64,12 @@ export function CommandChooser({ target, inputRef, onNewRing, onDone }: Props) {
       }}
       slotProps={{
         // Upwards: the dock is at the bottom, and a list that flips about hides the cell it is for.
-        popper: { placement: 'top-start', modifiers: [{ name: 'flip', enabled: false }] },
+        popper: {
+          placement: 'top-start',
+          modifiers: [{ name: 'flip', enabled: false }],
+          // As wide as the longest entry needs, whatever the field's width is.
+          sx: { width: 'max-content !important', minWidth: 240, maxWidth: 480 },
+        },
         listbox: { sx: { maxHeight: 320 } },
       }}
       renderOption={({ key, ...props }, option) => (
@@ -87,10 +94,18 @@ export function CommandChooser({ target, inputRef, onNewRing, onDone }: Props) {
   );
 }
 
-/** What has in its name or shortcut all that was typed. */
+/**
+ * What has in its name or shortcut all that was typed; one that is called exactly that comes first of its group, and its
+ * group first, so that a full name and Enter choose it.
+ */
 function matching(choices: readonly ActionChoice[], typed: string): ActionChoice[] {
-  const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
-  return choices.filter(({ name, shortcut }) =>
+  const text = typed.trim().toLowerCase();
+  const words = text.split(/\s+/).filter(Boolean);
+  const fitting = choices.filter(({ name, shortcut }) =>
     words.every((word) => `${name} ${shortcut ?? ''}`.toLowerCase().includes(word)),
   );
+  const exact = fitting.find(({ name }) => name.toLowerCase() === text);
+  if (!exact) return fitting;
+  const rank = ({ id, group }: ActionChoice) => (id === exact.id ? 0 : group === exact.group ? 1 : 2);
+  return fitting.toSorted((a, b) => rank(a) - rank(b));
 }

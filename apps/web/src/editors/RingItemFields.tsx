@@ -39,6 +39,7 @@ export function RingItemFields({ place, item, onChange, onEditRing }: Props) {
     programName: '',
     action: item.action,
     onlyMessages: false,
+    pair: null,
     setAction: (action, first) => onChange({ ...item, action }, first),
   };
   return (

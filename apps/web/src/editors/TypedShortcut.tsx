@@ -47,6 +47,7 @@ export function TypedShortcut({ target, placeholder = WORDS.typeShortcut, onReco
   const layout = useAppSelector((state) => state.keyboard.layout);
   const { setup, profile, action, programName } = target;
   const info = action && describeAction(setup, profile, action);
+  const commands = setup.programs.find(({ id }) => id === profile.program)?.commands ?? [];
   const notation = info?.shortcut ?? '';
   const shown = notation && displaySteps(notation, platform, legends);
   // A draft belongs to one place and what was shown there: after an edit from elsewhere it is forgotten.
@@ -64,7 +65,9 @@ export function TypedShortcut({ target, placeholder = WORDS.typeShortcut, onReco
     const next = displaySteps(chosen, platform, legends);
     const command = takeSteps(target, chosen);
     // A shortcut that a command of the program has becomes that command; that is worth telling.
-    const used = command && command !== info?.name ? [WORDS.usedFor(programName, command)] : [];
+    const isOwn = commands.some(({ name }) => name === command);
+    const words = command && (isOwn ? WORDS.usedFor(programName, command) : WORDS.usedCommonly(command));
+    const used = words && command !== info?.name ? [words] : [];
     const told = [...learnt, ...used];
     setDraft({ place: `${target.place}/${next}`, text: next, told });
     setProblem(null);

@@ -16,6 +16,7 @@ const targetIn = (id: string, onlyMessages = false): ActionTarget => {
     programName,
     action: null,
     onlyMessages,
+    pair: null,
     setAction: (action) => taken.push(action),
   };
 };
@@ -69,4 +70,24 @@ test.each([
 ])('%s becomes %j', (notation, expected) => {
   takeSteps(targetIn('larkframe'), notation);
   expect(taken.at(-1)).toEqual(expected);
+});
+
+test.each([
+  [true, 'Brush larger', 'Brush smaller'],
+  [false, 'Brush smaller', 'Brush larger'],
+])('a movement with two ways can be given both at once (plus: %s)', (isPlus, own, other) => {
+  const target = { ...targetIn('brindle'), pair: { isPlus, set: () => undefined } };
+  const found = actionChoices(target).find(
+    ({ name }) => name.startsWith(own) && name.includes('the other way'),
+  );
+  const nameOf = (action: unknown) =>
+    setup.programs
+      .flatMap(({ commands }) => commands)
+      .find(({ id }) => id === (action as { command?: string } | null)?.command)?.name;
+  expect([nameOf(found?.action), nameOf(found?.other)]).toEqual([own, other]);
+});
+
+test('what the program does by other keys is not offered as a common command', () => {
+  const names = actionChoices(targetIn('brindle')).filter(({ name }) => name === 'Redo');
+  expect(names.map(({ shortcut }) => shortcut)).toEqual(['Ctrl+Y']);
 });

@@ -1,5 +1,12 @@
-import { type Action, BASE_LAYER, type Profile, type Setup } from '@nimble-lever/core/setup';
-import { describeAction } from '@nimble-lever/core/words';
+import {
+  type Action,
+  BASE_LAYER,
+  type Command,
+  commandPairs,
+  type Profile,
+  type Setup,
+} from '@nimble-lever/core/setup';
+import { commonCommandsIn, describeAction } from '@nimble-lever/core/words';
 import type { ActionTarget } from './actionTarget.ts';
 import { WORDS } from './words.ts';
 
@@ -11,6 +18,8 @@ export interface ActionChoice {
   readonly shortcut: string | null;
   /** Null for one that is made first: a new radial menu. */
   readonly action: Action | null;
+  /** What the same movement the other way does with it, as one choice. */
+  readonly other: Action | null;
 }
 
 /** Everything that can be chosen: the program's commands, the common ones, and what needs no command. */
@@ -19,6 +28,7 @@ export function actionChoices({
   profile,
   programName,
   onlyMessages,
+  pair,
 }: ActionTarget): readonly ActionChoice[] {
   const messages: readonly Action[] = [
     { kind: 'message', message: { protocol: 'osc', address: '/value', low: 0, high: 1 } },
@@ -37,13 +47,42 @@ export function actionChoices({
       group,
       shortcut,
       action: { kind: 'command', command: id },
+      other: null,
     });
   return [
+    ...pairChoices(pair, own, setup.commonCommands),
     ...own.map(command(WORDS.choices.program(programName))),
-    ...setup.commonCommands.map(command(WORDS.choices.common)),
+    ...commonCommandsIn(setup, profile).map(command(WORDS.choices.common)),
     ...listed([...otherActions(setup), ...messages]),
-    { id: 'new-ring', name: WORDS.newRing, group: WORDS.choices.other, shortcut: null, action: null },
+    {
+      id: 'new-ring',
+      name: WORDS.newRing,
+      group: WORDS.choices.other,
+      shortcut: null,
+      action: null,
+      other: null,
+    },
   ];
+}
+
+/** Commands that undo each other's step, for both ways of a movement at once. */
+function pairChoices(
+  pair: ActionTarget['pair'],
+  own: readonly Command[],
+  common: readonly Command[],
+): readonly ActionChoice[] {
+  if (!pair) return [];
+  return [...commandPairs(own), ...commandPairs(common)].map(({ plus, minus }): ActionChoice => {
+    const [mine, other] = pair.isPlus ? [plus, minus] : [minus, plus];
+    return {
+      id: `pair ${plus.id} ${minus.id}`,
+      name: WORDS.pair(mine.name, other.name),
+      group: WORDS.choices.pairs,
+      shortcut: null,
+      action: { kind: 'command', command: mine.id },
+      other: { kind: 'command', command: other.id },
+    };
+  });
 }
 
 /**
@@ -87,7 +126,7 @@ function otherChoice(setup: Setup, profile: Profile, action: Action): ActionChoi
       : action.kind === 'radial' || action.kind === 'macro'
         ? `${WORDS.kinds[action.kind]}: ${name}`
         : name;
-  return { id: choiceId(action), name: called, group: WORDS.choices.other, shortcut, action };
+  return { id: choiceId(action), name: called, group: WORDS.choices.other, shortcut, action, other: null };
 }
 
 /** What an action is listed as, whatever its numbers and texts are. */

@@ -13,6 +13,14 @@ export interface ActionTarget {
   readonly action: Action | null;
   /** Whether only control messages can be sent, as by a slider's value. */
   readonly onlyMessages: boolean;
+  /**
+   * For one way of a movement that has two, as the turns of a dial: which of them it is, and what sets both at once.
+   * Null elsewhere.
+   */
+  readonly pair: {
+    readonly isPlus: boolean;
+    readonly set: (own: Action, other: Action) => void;
+  } | null;
   /** Sets the action; `first` is edited with it, as one. */
   readonly setAction: (action: Action, first?: readonly SingleEdit[]) => void;
 }

@@ -10,6 +10,7 @@ export const WORDS = {
   taken: (command: string | null) =>
     command ? `“${command}”. Press again to replace it.` : 'Press again to replace it.',
   usedFor: (program: string, command: string) => `${program} uses this for “${command}”.`,
+  usedCommonly: (command: string) => `This is “${command}” in most programs.`,
   pressNext: 'Press the next step…',
   further: 'Then…',
   furtherMeans: 'A further step, pressed after this one',
@@ -32,7 +33,9 @@ export const WORDS = {
   release: 'Release',
   typeText: 'Type text',
   kinds: { radial: 'Radial menu', macro: 'Macro' },
+  pair: (own: string, other: string) => `${own}, and ${other.toLowerCase()} the other way`,
   choices: {
+    pairs: 'Both ways at once',
     program: (name: string) => name,
     common: 'Common',
     other: 'Other things',

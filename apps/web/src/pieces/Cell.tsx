@@ -5,9 +5,9 @@ import { Keycap } from './Keycap.tsx';
 
 /** What a cell of the Board shows. */
 export interface CellFace {
-  /** `set` here, `inherited` from below, and whether that is an action, native or off. */
+  /** `set` here, or `inherited` from below; and whether that is an action, what the control does by itself, or off. */
   readonly source: 'set' | 'inherited';
-  readonly does: 'action' | 'native' | 'off';
+  readonly does: 'action' | 'native' | 'nothing' | 'off';
   readonly name: string;
   readonly shortcut: string | null;
   readonly family: Family | null;
@@ -65,10 +65,13 @@ export function Cell({ face, same }: { readonly face: CellFace; readonly same: b
   );
 }
 
+/** Said of a cell that shows a dash. */
+const NOTHING = 'nothing';
+
 /** A cell in words, for its accessible name and its tooltip. */
 export function cellWords(face: CellFace): string {
   // From the most to the least important, as it is read out in this order.
-  const parts = [face.name];
+  const parts = [face.does === 'nothing' ? NOTHING : face.name];
   if (face.shortcut) parts.push(face.shortcut);
   if (face.family) parts.push(`${FAMILY_NAMES[face.family]} family`);
   if (face.from) parts.push(`from ${face.from}`);

@@ -45,9 +45,9 @@ test.each([
 });
 
 test.each([
-  [ring, 6, 'ArrowRight', 7],
+  [ring, 6, 'ArrowUp', 7],
   [ring, 7, 'ArrowUp', 7],
-  [ring, 0, 'ArrowLeft', -1],
+  [ring, 0, 'ArrowDown', -1],
   [ring, 0, 'Enter', null],
   [fader, 0.5, 'ArrowUp', 0.55],
   [fader, 0, 'ArrowDown', 0],

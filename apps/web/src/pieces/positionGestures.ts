@@ -22,9 +22,9 @@ export function placeAt(control: Control, element: Element, from: Point, to: Poi
   return Math.max(0, Math.min(1, value));
 }
 
-/** Where an arrow key puts a control from where it is; null for other keys. */
+/** Where Up or Down puts a control from where it is; null for other keys: Left and Right go to its neighbours. */
 export function placeByKey(control: Control, at: number, key: string): number | null {
-  const direction = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[key];
+  const direction = { ArrowUp: 1, ArrowDown: -1 }[key];
   if (direction === undefined) return null;
   if (control.spring) return within(at + direction, control.spring.rates.length);
   return Math.max(0, Math.min(1, Math.round((at + direction * SLIDER_STEP) * 100) / 100));

@@ -63,7 +63,16 @@ export { shuttle } from './shuttle.ts';
 export { sixPad } from './sixPad.ts';
 export { type FeltPress, type Suggestion, suggestTimes } from './suggestTimes.ts';
 export { threePedals } from './threePedals.ts';
-export { isPressed, TRIGGERS, type Trigger, triggerSchema, type Way, wayOf } from './trigger.ts';
+export {
+  isPlus,
+  isPressed,
+  oppositeOf,
+  TRIGGERS,
+  type Trigger,
+  triggerSchema,
+  type Way,
+  wayOf,
+} from './trigger.ts';
 export { tunedControl } from './tuned.ts';
 export { twelvePad } from './twelvePad.ts';
 export { because, type ValueProblem } from './valueProblem.ts';

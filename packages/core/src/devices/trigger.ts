@@ -44,13 +44,23 @@ export type Way =
 /** What must be said of every trigger. */
 interface TriggerKind {
   readonly way: Way;
+  /** The same movement the other way; null for what has no other way. */
+  readonly opposite: Trigger | null;
   /** Whether it has a down and an up, so that something can be held; a turn, say, only steps. */
   readonly isPressed: boolean;
 }
 
 /** A trigger that goes down and comes up, and one that only steps. */
-const pressed = (way: Way): TriggerKind => ({ way, isPressed: true });
-const stepped = (way: Way): TriggerKind => ({ way, isPressed: false });
+const pressed = (way: Way, opposite: Trigger | null = null): TriggerKind => ({
+  way,
+  opposite,
+  isPressed: true,
+});
+const stepped = (way: Way, opposite: Trigger | null = null): TriggerKind => ({
+  way,
+  opposite,
+  isPressed: false,
+});
 
 /** Every trigger in a row; what else it needs, the compiler names by the switches over `Way`. */
 const TRIGGER_KINDS = {
@@ -58,25 +68,37 @@ const TRIGGER_KINDS = {
   'touch-press': pressed('press'),
   hold: pressed('hold'),
   'double-press': pressed('hold'),
-  'nudge-up': pressed('nudge'),
-  'nudge-right': pressed('nudge'),
-  'nudge-down': pressed('nudge'),
-  'nudge-left': pressed('nudge'),
-  clockwise: stepped('turn'),
-  anticlockwise: stepped('turn'),
-  'pressed-clockwise': stepped('pressed-turn'),
-  'pressed-anticlockwise': stepped('pressed-turn'),
-  'shuttle-clockwise': stepped('shuttle'),
-  'shuttle-anticlockwise': stepped('shuttle'),
+  'nudge-up': pressed('nudge', 'nudge-down'),
+  'nudge-right': pressed('nudge', 'nudge-left'),
+  'nudge-down': pressed('nudge', 'nudge-up'),
+  'nudge-left': pressed('nudge', 'nudge-right'),
+  clockwise: stepped('turn', 'anticlockwise'),
+  anticlockwise: stepped('turn', 'clockwise'),
+  'pressed-clockwise': stepped('pressed-turn', 'pressed-anticlockwise'),
+  'pressed-anticlockwise': stepped('pressed-turn', 'pressed-clockwise'),
+  'shuttle-clockwise': stepped('shuttle', 'shuttle-anticlockwise'),
+  'shuttle-anticlockwise': stepped('shuttle', 'shuttle-clockwise'),
   slide: stepped('slide'),
-  'slide-up': stepped('slide-step'),
-  'slide-down': stepped('slide-step'),
+  'slide-up': stepped('slide-step', 'slide-down'),
+  'slide-down': stepped('slide-step', 'slide-up'),
   phrase: stepped('phrase'),
 } satisfies Record<Trigger, TriggerKind>;
 
 /** Whether a trigger has a down and an up, so that something can be held; a turn, say, only steps. */
 export function isPressed(trigger: Trigger): boolean {
   return TRIGGER_KINDS[trigger].isPressed;
+}
+
+/** The trigger of the same movement the other way: two that are bound as a pair. Null where there is no other way. */
+export function oppositeOf(trigger: Trigger): Trigger | null {
+  return TRIGGER_KINDS[trigger].opposite;
+}
+
+/** Whether a trigger is the one of its pair that goes clockwise, away, up or to the right. */
+export function isPlus(trigger: Trigger): boolean {
+  const opposite = oppositeOf(trigger);
+  // Of each pair the table has that one first.
+  return opposite !== null && TRIGGERS.indexOf(trigger) < TRIGGERS.indexOf(opposite);
 }
 
 /** What is done with a control by a trigger. */

@@ -34,6 +34,7 @@ export {
 export { checkAction, commandsKnown, type KnowsCommand } from './checkAction.ts';
 export { checkSteps } from './checkMacros.ts';
 export { checkBinding } from './checkSetup.ts';
+export { type CommandPair, commandPairs } from './commandPairs.ts';
 export { type Copying, type CopyPlan, type CopyStep, planCopy, type RowPlace } from './copying.ts';
 export { demoSetup } from './demo/demoSetup.ts';
 export { asItCame, copyDevice } from './deviceEdits.ts';
@@ -89,6 +90,7 @@ export { type Macro, type MacroStep, MOST_STEPS, macroSchema, STEPS_DEEP, type S
 export { type BareStep, numberItems, numberSteps } from './numbered.ts';
 export { compilePattern, fitsGlob, type Pattern } from './patterns/pattern.ts';
 export type { RegexProblem } from './patterns/regexSyntax.ts';
+export { type Moving, movingEdits, type Placing, placingEdits } from './placing.ts';
 export { MOST_ITEMS, type RadialItem, type RadialMenu, radialMenuSchema } from './radialMenu.ts';
 export type { Refusal } from './refusal.ts';
 export { executableRule, type Rule, ruleSchema } from './rule.ts';

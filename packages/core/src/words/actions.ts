@@ -1,3 +1,4 @@
+import type { NativeOutput } from '../devices/index.ts';
 import {
   type Action,
   type Command,
@@ -45,13 +46,41 @@ const WHEELS = {
 export function describeAction(setup: Setup, profile: Profile, action: Action): ActionInfo {
   if (action.kind === 'shortcut' || action.kind === 'command') return describeKeys(setup, profile, action);
   const other = { family: 'system', intent: null, shortcut: null, command: null } as const;
-  if (action.kind === 'sequence')
-    return { ...other, name: 'Send keys', shortcut: action.shortcuts.join(', ') };
+  if (action.kind === 'sequence') return describeSequence(setup, profile, action.shortcuts);
   if (action.kind === 'wheel') {
     return { ...other, ...WHEELS[action.axis][action.ticks > 0 ? 0 : 1], family: 'move' };
   }
   return { ...other, name: actionName(setup, action) };
 }
+
+/**
+ * What an action of `owner` is in the column of another profile, which inherits it: the keys that are sent are called
+ * what the column's own program calls them. Where that program has the same intent or name under other keys, they are
+ * only keys: it would not do that for them.
+ */
+export function describeActionIn(setup: Setup, column: Profile, owner: Profile, action: Action): ActionInfo {
+  const info = describeAction(setup, owner, action);
+  if (column.program === null || column.program === owner.program || info.shortcut === null) return info;
+  if (action.kind === 'sequence') return describeSequence(setup, column, action.shortcuts);
+  return describeKeys(setup, column, { kind: 'shortcut', shortcut: info.shortcut });
+}
+
+/** Shortcuts one after the other: by their commands, where each has one; the same in a row is counted. */
+function describeSequence(setup: Setup, profile: Profile, shortcuts: readonly string[]): ActionInfo {
+  const steps = shortcuts.map((shortcut) => commandWithShortcut(setup, profile, shortcut));
+  const counted: { readonly name: string; readonly count: number }[] = [];
+  for (const step of steps) {
+    const last = counted.at(-1);
+    if (!step) return { ...KEYS, shortcut: shortcuts.join(', ') };
+    if (last?.name === step.name) counted[counted.length - 1] = { ...last, count: last.count + 1 };
+    else counted.push({ name: step.name, count: 1 });
+  }
+  const name = counted.map(({ name: each, count }) => (count > 1 ? `${each} ×${count}` : each)).join(', ');
+  return { ...KEYS, name, family: steps[0]?.family ?? 'system', shortcut: shortcuts.join(', ') };
+}
+
+/** Keys that no command has. */
+const KEYS = { name: 'Send keys', family: 'system', intent: null, shortcut: null, command: null } as const;
 
 /** A shortcut that a program has a command for is called by it. */
 function describeKeys(
@@ -81,7 +110,7 @@ function actionName(setup: Setup, action: Named): string {
     case 'text':
       return `Type “${action.text.length > 24 ? `${action.text.slice(0, 23)}…` : action.text}”`;
     case 'button':
-      return BUTTON_NAMES[action.button] ?? `Mouse button ${action.button + 1}`;
+      return buttonName(action.button);
     case 'click':
       return `${['Click', 'Double click', 'Triple click'][action.count - 1]}${action.at ? ' at a place' : ''}`;
     case 'macro':
@@ -107,8 +136,27 @@ function actionName(setup: Setup, action: Named): string {
   }
 }
 
-/** Names as people say them; "button 3" is what drivers say. */
-const BUTTON_NAMES: readonly string[] = ['Left click', 'Middle click', 'Right click'];
+/** A mouse button as people say it, by its number; "button 3" is what drivers say. */
+export function buttonName(button: number): string {
+  return BUTTON_NAMES[button] ?? `Mouse button ${button + 1}`;
+}
+
+const BUTTON_NAMES: readonly string[] = [
+  'Left click',
+  'Middle click',
+  'Right click',
+  'Back',
+  'Forward',
+  'Eraser',
+];
+
+/** What a control does by itself, without us. */
+export function nativeName(output: NativeOutput): string {
+  return output.kind === 'button'
+    ? buttonName(output.button)
+    : WHEELS[output.axis][output.ticks > 0 ? 0 : 1].name;
+}
+
 const SPEED_NAMES = {
   next: 'Next pointer speed',
   previous: 'Previous pointer speed',
@@ -129,8 +177,28 @@ function computerName(setup: Setup, { device, computer }: Extract<Action, { kind
   return `${device ? `${deviceName(setup, device)} to ` : 'To '}${found ?? `computer ${computer + 1}`}`;
 }
 
-/** The command of a profile's program (or a common one) that has this shortcut, in canonical notation. */
+/**
+ * The command of a profile's program that has this shortcut, in canonical notation; else a common one, unless the
+ * program has the same under other keys.
+ */
 export function commandWithShortcut(setup: Setup, profile: Profile, shortcut: string): Command | null {
   const own = setup.programs.find(({ id }) => id === profile.program)?.commands ?? [];
-  return [...own, ...setup.commonCommands].find((command) => command.shortcut === shortcut) ?? null;
+  const found = own.find((command) => command.shortcut === shortcut);
+  if (found) return found;
+  const common = setup.commonCommands.find((command) => command.shortcut === shortcut);
+  return common && !hasOtherwise(own, common) ? common : null;
+}
+
+/** The common commands that hold in a profile's program: those it does not have under other keys itself. */
+export function commonCommandsIn(setup: Setup, profile: Profile): readonly Command[] {
+  const own = setup.programs.find(({ id }) => id === profile.program)?.commands ?? [];
+  return setup.commonCommands.filter((command) => !hasOtherwise(own, command));
+}
+
+/** Whether a program does the same as a common command, by other keys. */
+function hasOtherwise(own: readonly Command[], common: Command): boolean {
+  return own.some(
+    ({ name, intent, shortcut }) =>
+      shortcut !== common.shortcut && (name === common.name || (intent !== null && intent === common.intent)),
+  );
 }

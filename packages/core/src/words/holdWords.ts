@@ -1,6 +1,7 @@
 import type { Hold } from '../engine/index.ts';
 import { legendOf } from '../keys/index.ts';
 import type { Setup } from '../setup/index.ts';
+import { buttonName } from './actions.ts';
 import { layerName, macroName, programName } from './names.ts';
 
 /** What is held, as people read it: keys joined by +, then the rest. */
@@ -19,7 +20,7 @@ function otherWords(setup: Setup, hold: Hold): string[] {
     case 'key':
       return [];
     case 'button':
-      return [`mouse button ${hold.button + 1}`];
+      return [buttonName(hold.button).toLowerCase()];
     case 'layer':
       return [`layer ${layerName(setup, hold.layer)}`];
     case 'macro':

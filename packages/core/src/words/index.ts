@@ -1,8 +1,12 @@
 export {
   type ActionInfo,
+  buttonName,
   commandWithShortcut,
+  commonCommandsIn,
   describeAction,
+  describeActionIn,
   FAMILY_NAMES,
+  nativeName,
 } from './actions.ts';
 export { changeWords } from './changes.ts';
 export { bytesProblemWords, descriptorProblemWords } from './descriptorProblems.ts';

@@ -23,7 +23,7 @@ test.each([
   ['+ShiftLeft', ['Shift']],
   ['-ShiftLeft', []],
   ['~-1 ~-1 ~1', ['Wheel ↓×2', 'Wheel ↑']],
-  ['(0 )0', ['Mouse button 1']],
+  ['(0 )0', ['Left click']],
   ['+KeyA +KeyB', ['A+B']],
 ])('%s reads as %j', (text, expected) => {
   expect(

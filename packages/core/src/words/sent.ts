@@ -1,5 +1,6 @@
 import type { Stroke } from '../engine/index.ts';
 import { BARE, formatShortcut, legendOf, type ModifierName, modifierOf } from '../keys/index.ts';
+import { buttonName } from './actions.ts';
 import { tidy } from './numbers.ts';
 
 /** What was sent, as people read it: a chord of keys, wheel ticks or a pointer button, and how often in a row. */
@@ -40,7 +41,7 @@ function textOf(stroke: Stroke): string[] {
       return [wheelText(stroke.ticks, stroke.axis)];
     // Only what goes down is told.
     case 'button-down':
-      return [`Mouse button ${stroke.button + 1}`];
+      return [buttonName(stroke.button)];
     case 'text':
       return [`“${stroke.text}”`];
     case 'pointer-move':

@@ -13,7 +13,7 @@ const Opener = styled('button')(({ theme: { vars } }) => ({
   display: 'flex',
   alignItems: 'center',
   gap: 8,
-  width: 290,
+  width: 210,
   minWidth: 0,
   height: 32,
   padding: '0 8px 0 10px',

@@ -17,6 +17,10 @@ import { WORDS } from './words.ts';
 
 const Chip = styled('button')(({ theme: { vars } }) => ({
   display: 'flex',
+  // What does not fit beside the name goes to a second line, which is not seen: words are whole or not there.
+  flexWrap: 'wrap',
+  alignContent: 'flex-start',
+  overflow: 'hidden',
   alignItems: 'center',
   gap: 8,
   height: 34,
@@ -38,7 +42,8 @@ const Chip = styled('button')(({ theme: { vars } }) => ({
     backgroundColor: vars?.palette.tokens.accent,
   },
   '& b': { fontWeight: 650 },
-  '& .more': { overflow: 'hidden', textOverflow: 'ellipsis' },
+  '& > *': { lineHeight: '34px' },
+  '@media (max-width: 1180px)': { '& .more': { display: 'none' } },
   '& svg': { color: vars?.palette.tokens.accent, flex: 'none' },
 }));
 

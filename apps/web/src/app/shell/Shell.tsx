@@ -10,6 +10,7 @@ import { FrontChip } from './FrontChip.tsx';
 import { Message } from './Message.tsx';
 import { Rail } from './Rail.tsx';
 import { SaveState } from './SaveState.tsx';
+import { SkipLink, VIEW } from './SkipLink.tsx';
 import { UndoButtons } from './UndoButtons.tsx';
 import { WORDS } from './words.ts';
 
@@ -18,7 +19,7 @@ const Notices = lazy(async () => ({ default: (await import('./Notices.tsx')).Not
 
 const Frame = styled('div')({ display: 'flex', height: '100%' });
 const Side = styled('div')({ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' });
-const Main = styled('main')({ flex: 1, minHeight: 0 });
+const Main = styled('main')({ flex: 1, minHeight: 0, '&:focus-visible': { outline: 'none' } });
 const Top = styled('header')(({ theme: { vars } }) => ({
   flex: 'none',
   height: 48,
@@ -39,11 +40,12 @@ export function Shell({ find }: { readonly find: FindSource }) {
   const { pathname } = useLocation();
   return (
     <Frame>
+      <SkipLink />
       <Rail />
       {setup ? (
         <Side>
           <TopBar find={find} />
-          <Main>
+          <Main id={VIEW} tabIndex={-1}>
             <ErrorBoundary key={pathname}>
               <Suspense fallback={<Message title={WORDS.loading} />}>
                 <Outlet />

@@ -28,7 +28,8 @@ export const WORDS = {
       ? '— changed less than 0.1 ms after the window did'
       : `— changed ${ms.toFixed(1)} ms after the window did`,
   since: (time: string) => `In front since ${time}. Click to pin a profile or go back to automatic.`,
-  find: 'Find a command, key or control',
+  find: 'Find anything',
+  skip: 'Go to the view',
   foundNothing: 'Nothing has that name or shortcut.',
   undo: (what: string) => `Undo: ${what}`,
   redo: (what: string) => `Redo: ${what}`,

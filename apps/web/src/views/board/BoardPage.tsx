@@ -1,6 +1,7 @@
 import { styled } from '@mui/material/styles';
 import type { Device } from '@nimble-lever/core/devices';
 import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { useFlash } from '../../app/useFlash.ts';
@@ -9,16 +10,22 @@ import { rowKey } from './boardModel.ts';
 import { cellSelected, searched, selectBoardState, viewChanged } from './boardSlice.ts';
 import { keepView } from './boardView.ts';
 import type { CopyFrom } from './copyFrom.ts';
-import { DOCK_HEIGHT } from './dock/dockHeight.ts';
 import { Matrix } from './Matrix.tsx';
 import { RigStrip } from './RigStrip.tsx';
 import type { Use } from './use.ts';
 import { selectBoard, selectCell } from './useBoard.ts';
 import { useHeardControls } from './useHeardControls.ts';
 
-/** Read at once, beside the matrix: nothing is edited before something is selected. */
+/**
+ * Read at once, beside the matrix: nothing is edited before something is selected. Once it is here it is drawn without
+ * waiting, so that what is typed right after Enter is not lost.
+ */
 const dock = import('./dock/Dock.tsx');
-const Dock = lazy(async () => ({ default: (await dock).Dock }));
+const LazyDock = lazy(async () => ({ default: (await dock).Dock }));
+let loaded: Awaited<typeof dock>['Dock'] | null = null;
+void dock.then((module) => {
+  loaded = module.Dock;
+});
 
 const CopyDialog = lazy(async () => ({ default: (await import('./CopyDialog.tsx')).CopyDialog }));
 const KeysHelp = lazy(async () => ({ default: (await import('./KeysHelp.tsx')).KeysHelp }));
@@ -30,13 +37,23 @@ export function BoardPage() {
   const dispatch = useAppDispatch();
   const model = useAppSelector(selectBoard);
   const cell = useAppSelector(selectCell);
+  const view = useAppSelector((state) => selectBoardState(state).view);
   const front = useAppSelector((state) => state.engine.engine.profile);
   const { lit: flashing, light, fade } = useFlash();
   const page = useRef<HTMLDivElement>(null);
   const chooser = useRef<HTMLInputElement>(null);
   const [helping, setHelping] = useState(false);
   const [copying, setCopying] = useState<CopyFrom | null>(null);
-  const choose = useCallback(() => chooser.current?.focus(), []);
+  const docked = cell !== null && view.docked;
+  const Dock = loaded ?? LazyDock;
+  const [scrolled, setScrolled] = useState(false);
+  const choose = useCallback(() => {
+    // The dock may have to come first; drawn at once, it has the keys before the next one is pressed.
+    flushSync(() => dispatch(viewChanged({ docked: true })));
+    chooser.current?.focus();
+    // What is typed takes the place of what is there.
+    chooser.current?.select();
+  }, [dispatch]);
   const openHelp = useCallback(() => setHelping(true), []);
 
   // A control of the rig was used: its row is lit, and found where the person did not do it on the page itself.
@@ -60,10 +77,13 @@ export function BoardPage() {
     },
     [dispatch, light, fade, model, cell, front],
   );
-  useHeardControls(use);
+  // Drawings and listeners are made once; what a use means changes with every selected cell.
+  const latest = useRef(use);
+  latest.current = use;
+  const onUse = useCallback((device: Device, what: Use) => latest.current(device, what), []);
+  useHeardControls(onUse);
 
   const { devices } = useAppSelector(selectSetup);
-  const view = useAppSelector((state) => selectBoardState(state).view);
   // Kept at every change: there is no moment at which a page is told that it closes.
   useEffect(() => keepView(view), [view]);
   const focusCell = useCallback(() => {
@@ -72,9 +92,20 @@ export function BoardPage() {
       page.current?.querySelector<HTMLElement>('[role=gridcell][aria-selected=true]')?.focus();
     setTimeout(focus);
   }, []);
+  const setHeight = useCallback((dockHeight: number) => dispatch(viewChanged({ dockHeight })), [dispatch]);
+  const putAway = useCallback(() => {
+    dispatch(viewChanged({ docked: false }));
+    focusCell();
+  }, [dispatch, focusCell]);
   return (
     <Page ref={page}>
-      <RigStrip devices={devices} selected={cell?.slot ?? null} flashing={flashing} onUse={use} />
+      <RigStrip
+        devices={devices}
+        selected={cell?.slot ?? null}
+        flashing={flashing}
+        small={view.smallRig || scrolled}
+        onUse={onUse}
+      />
       <BoardBar />
       <Matrix
         model={model}
@@ -83,14 +114,23 @@ export function BoardPage() {
         onChoose={choose}
         onHelp={openHelp}
         onCopy={setCopying}
+        onScrolled={setScrolled}
       />
       <Suspense fallback={null}>
         {copying && <CopyDialog from={copying} onClose={() => setCopying(null)} />}
         {helping && <KeysHelp open onClose={() => setHelping(false)} />}
       </Suspense>
-      <Suspense fallback={<div style={{ flex: 'none', height: DOCK_HEIGHT }} />}>
-        <Dock chooserRef={chooser} onDone={focusCell} />
-      </Suspense>
+      {docked && (
+        <Suspense fallback={<div style={{ flex: 'none', height: view.dockHeight }} />}>
+          <Dock
+            height={view.dockHeight}
+            onHeight={setHeight}
+            chooserRef={chooser}
+            onDone={focusCell}
+            onClose={putAway}
+          />
+        </Suspense>
+      )}
     </Page>
   );
 }

@@ -1,17 +1,21 @@
 import Button from '@mui/material/Button';
 import { styled } from '@mui/material/styles';
-import { useVirtualizer } from '@tanstack/react-virtual';
+import { useVirtualizer, type Virtualizer } from '@tanstack/react-virtual';
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { useSize } from '../../pieces/useSize.ts';
 import { type BoardModel, rowKey } from './boardModel.ts';
 import { searched, selectBoardState, viewChanged } from './boardSlice.ts';
+import { CellMenu } from './CellMenu.tsx';
 import { ColumnHead } from './ColumnHead.tsx';
 import type { CopyFrom } from './copyFrom.ts';
 import { GridPart } from './GridPart.ts';
 import { MatrixRow } from './MatrixRow.tsx';
+import { useMatrixKeys } from './matrixKeys.ts';
 import { COLUMN, type ColumnPlace, GROUP, HEAD, HEAD_HEIGHT, matrixStyles, ROW } from './matrixLayout.ts';
-import { selectCell, useMatrixKeys } from './useBoard.ts';
+import { STRIP } from './stripHeight.ts';
+import { selectCell } from './useBoard.ts';
+import { useMarks } from './useMarks.ts';
 import { WORDS } from './words.ts';
 
 const Scroller = styled('div')({ overflow: 'auto', minHeight: 0, flex: 1, position: 'relative' });
@@ -39,16 +43,21 @@ interface Props {
   readonly onChoose: () => void;
   readonly onHelp: () => void;
   readonly onCopy: (from: CopyFrom) => void;
+  /** Whether it is scrolled far enough that the devices above can give way. */
+  readonly onScrolled: (scrolled: boolean) => void;
 }
 
 /** Controls × programs; only what is near the part that is seen is drawn. One cell is selected and takes the keys. */
-export function Matrix({ model, flashing, front, onChoose, onHelp, onCopy }: Props) {
+export function Matrix({ model, flashing, front, onChoose, onHelp, onCopy, onScrolled }: Props) {
   const dispatch = useAppDispatch();
   const cell = useAppSelector(selectCell);
   const recording = useAppSelector((state) => selectBoardState(state).recording);
   // The intent under the pointer: cells that do the same in other programs show it.
   const [intent, setIntent] = useState<string | null>(null);
-  const onKeyDown = useMatrixKeys(model, onChoose, onHelp);
+  const [menu, setMenu] = useState<HTMLElement | null>(null);
+  const openers = useMemo(() => ({ chooser: onChoose, help: onHelp, menu: setMenu }), [onChoose, onHelp]);
+  const onKeyDown = useMatrixKeys(model, openers);
+  const marks = useMarks(model);
   const scroller = useRef<HTMLDivElement>(null);
   const { width, height } = useSize(scroller);
   // Fewer rows are drawn ahead while it scrolls: at 20,000 bindings that is the difference between smooth and not.
@@ -85,12 +94,15 @@ export function Matrix({ model, flashing, front, onChoose, onHelp, onCopy }: Pro
   }, [items, columnWidth, pinned]);
 
   const at = cell?.at;
-  // Again when there is less room: the dock opens with the first cell.
-  // biome-ignore lint/correctness/useExhaustiveDependencies: for the height too.
+  const seen = useRef({ at, height });
   useEffect(() => {
+    const before = seen.current;
+    seen.current = { at, height };
     if (!at) return;
-    const item = items.findIndex(({ row }) => row === at.row);
-    rows.scrollToIndex(item, { align: 'auto' });
+    const index = items.findIndex(({ row }) => row === at.row);
+    // Less room, as when the dock opens, must not hide the cell; but where one has scrolled away from it, one stays.
+    if (before.at === at && before.height !== height && !wasInSight(rows, index, before.height)) return;
+    rows.scrollToIndex(index, { align: 'auto' });
     if (at.column >= pinned) columns.scrollToIndex(at.column - pinned, { align: 'auto' });
   }, [at, items, pinned, rows, columns, height]);
 
@@ -104,7 +116,7 @@ export function Matrix({ model, flashing, front, onChoose, onHelp, onCopy }: Pro
   // The grid is as wide as all columns, so that the scroll bar tells how many there are.
   const across = HEAD + model.columns.length * columnWidth;
   return (
-    <Scroller ref={scroller}>
+    <Scroller ref={scroller} onScroll={({ currentTarget }) => onScrolled(givesWay(currentTarget))}>
       <Grid
         role="grid"
         aria-label={WORDS.matrix}
@@ -164,12 +176,15 @@ export function Matrix({ model, flashing, front, onChoose, onHelp, onCopy }: Pro
                 places={places}
                 width={columnWidth}
                 selected={at?.row === item.row ? at.column : null}
+                chosen={marks.chosen.get(item.row) ?? ''}
+                cut={marks.cut.get(item.row) ?? ''}
                 reachable={!cell && item.row === 0}
                 recording={recording}
                 flashing={flashing.has(key)}
                 intent={intent}
                 onIntent={setIntent}
                 onCopy={onCopy}
+                onMenu={setMenu}
               />
             );
           })}
@@ -188,8 +203,31 @@ export function Matrix({ model, flashing, front, onChoose, onHelp, onCopy }: Pro
           </Button>
         </Empty>
       )}
+      {menu && cell && (
+        <CellMenu
+          anchor={menu}
+          cell={cell}
+          onChoose={onChoose}
+          onCopy={onCopy}
+          onClose={() => setMenu(null)}
+        />
+      )}
     </Scroller>
   );
+}
+
+/** Whether a row was to be seen when the matrix was so many pixels high. */
+function wasInSight(rows: Virtualizer<HTMLDivElement, Element>, index: number, height: number): boolean {
+  const top = (rows.measurementsCache[index]?.start ?? 0) - (rows.scrollOffset ?? 0);
+  return top > 0 && top < height;
+}
+
+/**
+ * Whether the devices above give way to more rows. They come back at the very top only, and never give way where so
+ * little is left to scroll that the room gained would bring the top into sight again: it would go to and fro.
+ */
+function givesWay({ scrollTop, scrollHeight, clientHeight }: HTMLElement): boolean {
+  return scrollTop > 0 && scrollHeight - clientHeight > 2 * STRIP.large;
 }
 
 interface Item {

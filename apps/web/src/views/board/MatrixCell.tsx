@@ -1,10 +1,32 @@
-import { memo, useEffect, useRef } from 'react';
-import { useAppDispatch } from '../../app/store.ts';
+import { type Slot, slotSchema } from '@nimble-lever/core/setup';
+import { memo, useEffect, useRef, useState } from 'react';
+import { type AppThunk, useAppDispatch } from '../../app/store.ts';
 import { Cell, type CellFace, cellWords } from '../../pieces/Cell.tsx';
 import { type BoardColumn, type BoardRow, slotAt } from './boardModel.ts';
-import { cellSelected } from './boardSlice.ts';
+import { cellSelected, viewChanged } from './boardSlice.ts';
+import { cellToggled, dropCell, rangeTo } from './cellMoves.ts';
 import { GridPart } from './GridPart.ts';
 import { placeStyle } from './matrixLayout.ts';
+
+/** What a dragged cell is carried as: no other page takes it for text. */
+const CARRIED = 'application/x-nimble-lever-cell';
+
+/** The slot that is carried; null for what comes from elsewhere. */
+function carriedSlot(text: string): Slot | null {
+  try {
+    return slotSchema.safeParse(JSON.parse(text)).data ?? null;
+  } catch {
+    return null;
+  }
+}
+
+/** A click on a cell: it alone is selected, and the dock comes. */
+const clicked =
+  (slot: Slot): AppThunk =>
+  (dispatch) => {
+    dispatch(cellSelected(slot));
+    dispatch(viewChanged({ docked: true }));
+  };
 
 interface Props {
   readonly row: BoardRow;
@@ -14,14 +36,20 @@ interface Props {
   readonly left: number;
   readonly sticky: boolean;
   readonly width: number;
-  /** The column's place. */
+  /** The column's place, and the row's. */
   readonly at: number;
+  readonly index: number;
   readonly selected: boolean;
+  /** Selected together with others. */
+  readonly chosen: boolean;
+  /** It goes away from here when it is pasted elsewhere. */
+  readonly cut: boolean;
   /** Tab comes here. */
   readonly reachable: boolean;
   readonly recording: boolean;
   readonly same: boolean;
   readonly onIntent: (intent: string | null) => void;
+  readonly onMenu: (at: HTMLElement) => void;
 }
 
 /** One cell of the matrix; selecting it takes the keys. */
@@ -37,9 +65,12 @@ export const MatrixCell = memo(function MatrixCell(props: Props) {
       element.current?.focus({ preventScroll: true });
     }
   }, [selected]);
+  const slot = slotAt(row, column, layer);
+  const [over, setOver] = useState(false);
+  const modified = useRef(false);
   // Reached by Tab or by a click alike: what has the focus is what is selected.
   const select = () => {
-    if (!selected) dispatch(cellSelected(slotAt(row, column, layer)));
+    if (!selected && !modified.current) dispatch(cellSelected(slot));
   };
   return (
     <GridPart
@@ -49,12 +80,50 @@ export const MatrixCell = memo(function MatrixCell(props: Props) {
       style={placeStyle({ index: at, left, sticky }, width)}
       tabIndex={reachable ? 0 : -1}
       aria-colindex={at + 2}
-      aria-selected={selected}
+      aria-selected={selected || props.chosen}
+      data-current={selected}
+      data-first={reachable}
+      data-cut={props.cut}
+      data-over={over}
       aria-label={`${row.device.name}, ${row.name} in ${column.name}: ${cellWords(face)}`}
       data-recording={recording}
       data-same={same}
       title={face.name}
       onFocus={select}
+      // The focus comes with the press; with a modifier held it must not begin a new selection.
+      onMouseDown={({ shiftKey, ctrlKey, metaKey }) => {
+        modified.current = shiftKey || ctrlKey || metaKey;
+      }}
+      onClick={({ shiftKey, ctrlKey, metaKey }) => {
+        modified.current = false;
+        if (shiftKey) dispatch(rangeTo(props.index, at));
+        else if (ctrlKey || metaKey) dispatch(cellToggled(slot));
+        // A click asks for the cell itself; the arrow keys only go by.
+        else dispatch(clicked(slot));
+      }}
+      onContextMenu={(event) => {
+        event.preventDefault();
+        if (!selected && !props.chosen) dispatch(cellSelected(slot));
+        props.onMenu(event.currentTarget);
+      }}
+      draggable={face.source === 'set'}
+      onDragStart={({ dataTransfer }) => {
+        dataTransfer.setData(CARRIED, JSON.stringify(slot));
+        dataTransfer.effectAllowed = 'copyMove';
+      }}
+      onDragOver={(event) => {
+        if (!event.dataTransfer.types.includes(CARRIED)) return;
+        event.preventDefault();
+        event.dataTransfer.dropEffect = event.ctrlKey ? 'copy' : 'move';
+        setOver(true);
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={(event) => {
+        event.preventDefault();
+        setOver(false);
+        const from = carriedSlot(event.dataTransfer.getData(CARRIED));
+        if (from) dispatch(dropCell(from, slot, event.ctrlKey));
+      }}
       onMouseEnter={() => props.onIntent(face.intent)}
     >
       <Cell face={face} same={same} />

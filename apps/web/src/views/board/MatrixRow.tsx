@@ -19,6 +19,9 @@ interface Props {
   readonly width: number;
   /** The column of the selected cell, if it is in this row. */
   readonly selected: number | null;
+  /** Columns of cells that are selected together, and of those that are cut, joined by commas. */
+  readonly chosen: string;
+  readonly cut: string;
   /** Tab comes to the first cell of this row, as none is selected. */
   readonly reachable: boolean;
   readonly recording: boolean;
@@ -26,6 +29,8 @@ interface Props {
   readonly intent: string | null;
   readonly onIntent: (intent: string | null) => void;
   readonly onCopy: (from: CopyFrom) => void;
+  /** Opens the selected cell's menu at an element. */
+  readonly onMenu: (at: HTMLElement) => void;
 }
 
 /** A row of the matrix: a control's trigger in every program. */
@@ -38,6 +43,7 @@ export const MatrixRow = memo(function MatrixRow(props: Props) {
   const under = unfolded && above?.control === control && above.group === row.group;
   // Folding is remembered by control: the row of its main trigger stands for all.
   const fold = () => dispatch(triggersFolded({ control: `${device.id}/${control.id}`, open: !unfolded }));
+  const [chosen, cut] = [props.chosen.split(','), props.cut.split(',')];
   const name = rowWord(row, under && control.kind !== 'wheel');
   return (
     <GridPart
@@ -85,11 +91,15 @@ export const MatrixRow = memo(function MatrixRow(props: Props) {
             sticky={place.sticky}
             width={width}
             at={place.index}
+            index={index}
             selected={isSelected}
             reachable={isSelected || (reachable && place.index === 0)}
+            chosen={chosen.includes(String(place.index))}
+            cut={cut.includes(String(place.index))}
             recording={isSelected && recording}
             same={intent !== null && face.intent === intent}
             onIntent={props.onIntent}
+            onMenu={props.onMenu}
           />
         );
       })}

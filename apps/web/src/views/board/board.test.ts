@@ -44,7 +44,15 @@ test.each([
     { source: 'inherited', name: 'Mute', from: 'Everywhere', shortcut: 'AudioVolumeMute' },
   ],
   ['Wheel press', 'Brindle', { source: 'set', does: 'off' }],
-  ['Wheel press', 'Hushbox', { source: 'inherited', does: 'native', from: null }],
+  [
+    'Wheel press',
+    'Hushbox',
+    { source: 'inherited', does: 'native', name: 'native: Middle click', from: null },
+  ],
+  ['Key 5', 'Everywhere', { source: 'inherited', does: 'nothing', name: '—' }],
+  // What Everywhere sends to redo is only keys where the program redoes by others.
+  ['Key 2', 'Everywhere', { source: 'set', name: 'Redo', shortcut: 'Ctrl+Shift+Z' }],
+  ['Key 2', 'Quillboard', { source: 'inherited', name: 'Send keys', shortcut: 'Ctrl+Shift+Z' }],
 ])('%s in %s shows %j', (row, column, expected) => {
   expect(face(row, column)).toMatchObject(expected);
 });

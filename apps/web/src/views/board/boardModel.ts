@@ -41,7 +41,7 @@ export interface BoardModel {
 }
 
 /** What decides which part of a set-up the Board shows. */
-export interface Shown extends BoardView {
+export interface Shown extends Pick<BoardView, 'hidden' | 'pinned' | 'grouping' | 'onlySet'> {
   readonly layer: string;
   readonly compare: boolean;
   /** Controls whose triggers are all shown, by `device/control`. */
@@ -96,7 +96,7 @@ export function allColumns(setup: Setup): readonly Omit<BoardColumn, 'pinned'>[]
 }
 
 /** The columns that are not hidden, pinned ones first. */
-function columnsOf(setup: Setup, { hidden, pinned }: BoardView): readonly BoardColumn[] {
+function columnsOf(setup: Setup, { hidden, pinned }: Shown): readonly BoardColumn[] {
   const columns = allColumns(setup)
     .filter(({ profile }) => !hidden.includes(profile.id))
     .map((column) => ({ ...column, pinned: pinned.includes(column.profile.id) }));

@@ -3,13 +3,26 @@ import { createSlice, type PayloadAction, type WithSlice } from '@reduxjs/toolki
 import { rootReducer } from '../../app/store.ts';
 import { type BoardView, keptView } from './boardView.ts';
 
+/** A cell that was copied or cut: what it does, and where it stood from the first of them. */
+export interface CopiedCell {
+  readonly down: number;
+  readonly across: number;
+  readonly profile: string;
+  readonly binding: Binding;
+  /** Where it is to be taken away when it is pasted; null for a copy. */
+  readonly cut: Slot | null;
+}
+
 /** What is chosen, shown and sought on the Board. */
 export interface BoardState {
   /** The selected cell; null until the person selects one. */
   readonly selected: Slot | null;
+  /** Further cells that are selected with it, and the one a range of them began at. */
+  readonly also: readonly Slot[];
+  readonly anchor: Slot | null;
   readonly recording: boolean;
-  /** What was copied, with the profile it was copied from. */
-  readonly copied: { readonly profile: string; readonly binding: Binding } | null;
+  /** What was copied or cut. */
+  readonly copied: readonly CopiedCell[];
   readonly layer: string;
   /** Whether cells tell what the base layer does where they differ. */
   readonly compare: boolean;
@@ -21,8 +34,10 @@ export interface BoardState {
 
 const initialState: BoardState = {
   selected: null,
+  also: [],
+  anchor: null,
   recording: false,
-  copied: null,
+  copied: [],
   layer: BASE_LAYER,
   compare: false,
   unfolded: [],
@@ -38,14 +53,24 @@ const slice = createSlice({
     cellSelected: (state, { payload }: PayloadAction<Slot>): BoardState => ({
       ...state,
       selected: payload,
+      also: [],
+      anchor: payload,
       layer: payload.layer,
       recording: false,
     }),
-    cellCopied: (state, { payload }: PayloadAction<NonNullable<BoardState['copied']>>) => {
-      state.copied = payload;
+    /** Several cells: the one that is worked in, and those with it. The range goes on from where it began. */
+    cellsSelected: (state, { payload }: PayloadAction<{ selected: Slot; also: readonly Slot[] }>) => {
+      state.selected = payload.selected;
+      state.also = [...payload.also];
+      state.recording = false;
     },
+    cellsCopied: (state, { payload }: PayloadAction<readonly CopiedCell[]>) => {
+      state.copied = [...payload];
+    },
+    /** Recorded in the dock, which comes for it. */
     recordingStarted: (state) => {
       state.recording = true;
+      state.view.docked = true;
     },
     recordingEnded: (state) => {
       state.recording = false;
@@ -55,6 +80,8 @@ const slice = createSlice({
       state.layer = payload;
       state.recording = false;
       if (state.selected) state.selected.layer = payload;
+      state.anchor = state.selected;
+      state.also = [];
     },
     compareSet: (state, { payload }: PayloadAction<boolean>) => {
       state.compare = payload;
@@ -73,8 +100,9 @@ const slice = createSlice({
 });
 
 export const {
-  cellCopied,
+  cellsCopied,
   cellSelected,
+  cellsSelected,
   compareSet,
   layerShown,
   recordingEnded,

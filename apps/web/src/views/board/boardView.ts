@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { DOCK } from './dock/dockHeight.ts';
 
 const ids = z.array(z.string().max(64)).max(300);
 
@@ -9,11 +10,21 @@ const viewSchema = z.object({
   pinned: ids,
   grouping: z.enum(['device', 'use']),
   onlySet: z.boolean(),
+  /** Whether the devices are drawn small even before the matrix is scrolled. */
+  smallRig: z.boolean().default(false),
+  /** Whether the dock comes with a selected cell, and how high it is. */
+  docked: z.boolean().default(true),
+  dockHeight: z.number().int().min(DOCK.least).max(DOCK.most).default(DOCK.usual),
 });
 /** How a person likes the Board: kept in the browser, not in the set-up. */
 export type BoardView = Readonly<z.infer<typeof viewSchema>>;
 
-export const USUAL_VIEW: BoardView = { hidden: [], pinned: [], grouping: 'device', onlySet: false };
+export const USUAL_VIEW: BoardView = viewSchema.parse({
+  hidden: [],
+  pinned: [],
+  grouping: 'device',
+  onlySet: false,
+});
 
 const KEPT_AT = 'nimble-lever.board-view';
 

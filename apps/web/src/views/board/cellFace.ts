@@ -1,6 +1,7 @@
+import { type NativeOutput, tunedControl } from '@nimble-lever/core/devices';
 import { resolveBehaviour } from '@nimble-lever/core/resolve';
 import { BASE_LAYER, type Binding, type Profile, type Setup } from '@nimble-lever/core/setup';
-import { describeAction, profileName, programName, wheelText } from '@nimble-lever/core/words';
+import { describeActionIn, nativeName, profileName, programName, wheelText } from '@nimble-lever/core/words';
 import type { CellFace } from '../../pieces/Cell.tsx';
 import { layersOf, type UsePlace } from './lookUp.ts';
 
@@ -33,7 +34,7 @@ export function faceOf(
     hasNote,
     base,
     layer: decided?.layer ?? null,
-    ...doesOf(setup, decided, asked),
+    ...doesOf(setup, decided, asked, tunedControl(control, device.settings).native[trigger] ?? null),
   };
 }
 
@@ -50,16 +51,20 @@ function placeName(setup: Setup, decided: NonNullable<Decided>, asked: Profile):
 
 type Does = Pick<CellFace, 'does' | 'name' | 'shortcut' | 'family' | 'intent'>;
 
-function doesOf(setup: Setup, decided: Decided, asked: Profile): Does {
+/** What is done, and what it is called in the column of `asked`. `native` is what the control does by itself there. */
+function doesOf(setup: Setup, decided: Decided, asked: Profile, native: NativeOutput | null): Does {
   const nothing = { shortcut: null, family: null, intent: null } as const;
   const behaviour = decided?.binding.behaviour;
-  if (!decided || !behaviour || behaviour.kind === 'native')
-    return { ...nothing, does: 'native', name: 'native' };
+  if (!decided || !behaviour || behaviour.kind === 'native') {
+    // Nothing is set, and nothing would happen: a dash says that better than a word in three hundred cells.
+    if (!native) return { ...nothing, does: 'nothing', name: behaviour ? 'nothing by itself' : '—' };
+    return { ...nothing, does: 'native', name: `native: ${nativeName(native)}` };
+  }
   if (behaviour.kind === 'off') return { ...nothing, does: 'off', name: offName(setup, behaviour.heardBy) };
   // A command is looked up in the program of the profile that decided: that is whose shortcut is sent.
   const owner = setup.profiles[decided.profile] ?? asked;
   const { action, target } = behaviour;
-  const { name, shortcut, family, intent } = describeAction(setup, owner, action);
+  const { name, shortcut, family, intent } = describeActionIn(setup, asked, owner, action);
   const keycap = action.kind === 'wheel' ? wheelText(action.ticks, action.axis) : shortcut;
   // Keys that no command has are best called what the person wrote on the control.
   const label = decided.binding.face?.label;
@@ -70,7 +75,8 @@ function doesOf(setup: Setup, decided: Decided, asked: Profile): Does {
 
 /** A binding of a profile in a few words. */
 export function bindingName(setup: Setup, profile: Profile, binding: Binding): string {
-  return doesOf(setup, { profile: profile.id, layer: BASE_LAYER, binding }, profile).name;
+  if (binding.behaviour.kind === 'native') return 'native';
+  return doesOf(setup, { profile: profile.id, layer: BASE_LAYER, binding }, profile, null).name;
 }
 
 function offName(setup: Setup, heardBy: readonly string[]): string {

@@ -1,10 +1,10 @@
 import type { Theme } from '@mui/material/styles';
 
 /** Heights of rows and headings, widths of the row heads and the least of a column: pixels. */
-export const ROW = 33;
+export const ROW = 31;
 /** Of the head, with the line that marks the program in front. */
 export const HEAD_HEIGHT = ROW + 3;
-export const GROUP = 26;
+export const GROUP = 24;
 export const HEAD = 228;
 export const COLUMN = 196;
 
@@ -103,9 +103,18 @@ export function matrixStyles({ theme: { vars } }: { readonly theme: Theme }) {
       borderBottom: line,
       borderRight: line,
       cursor: 'default',
+      userSelect: 'none',
       backgroundColor: vars?.palette.tokens.sheet,
       '&:focus-visible': { outlineOffset: -2 },
-      '&[aria-selected=true]': {
+      '&[aria-selected=true]': { backgroundColor: vars?.palette.tokens.accentTint },
+      '&[data-cut=true]': { outline: `1px dashed ${vars?.palette.text.secondary}`, outlineOffset: -3 },
+      '&[data-over=true]': {
+        outline: `2px solid ${vars?.palette.tokens.accent}`,
+        outlineOffset: -2,
+        backgroundColor: vars?.palette.tokens.accentTint,
+      },
+      '&[data-current=true]': {
+        backgroundColor: vars?.palette.tokens.sheet,
         outline: `2px solid ${vars?.palette.text.primary}`,
         outlineOffset: -2,
         borderRadius: 2,

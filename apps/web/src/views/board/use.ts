@@ -9,3 +9,14 @@ export interface Use {
   /** Whether its row is to be selected, or only lit. */
   readonly select: boolean;
 }
+
+/** The trigger of a turn by its sign: clockwise is positive. */
+export function turnTrigger(amount: number): 'clockwise' | 'anticlockwise' {
+  return amount > 0 ? 'clockwise' : 'anticlockwise';
+}
+
+/** The trigger of a control that was moved to a place: a slider slides, a ring steps one way or the other. */
+export function positionTrigger(control: Control, value: number): Trigger {
+  if (control.slider) return 'slide';
+  return value < 0 ? 'shuttle-anticlockwise' : 'shuttle-clockwise';
+}

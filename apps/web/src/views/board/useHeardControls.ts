@@ -15,11 +15,11 @@ import type { Heard } from '../../app/sources/source.ts';
 import { useSources } from '../../app/sources/useSources.ts';
 import type { AppStore } from '../../app/store.ts';
 import { selectBoardState } from './boardSlice.ts';
-import type { Use } from './use.ts';
+import { positionTrigger, turnTrigger, type Use } from './use.ts';
 
 const SOURCES = [keySource, gamepadSource, mouseSource(() => null, true)];
 
-/** What the Board itself is worked with: heard without going to the control's row, so that a click stays a click. */
+/** What the Board itself is worked with: left to the page, so that a click is a click and scrolling lights nothing. */
 const OWN: ReadonlySet<string> = new Set(['mouse/button/0', 'mouse/button/2', 'mouse/wheel']);
 
 /**
@@ -31,6 +31,7 @@ export function useHeardControls(heard: (device: Device, use: Use) => void): voi
   useSources(SOURCES, true, ({ id, change }: Heard) => {
     const state = store.getState();
     // Pedals and pads send keys like a keyboard: while something is typed or recorded, keys are text.
+    if (OWN.has(id)) return false;
     const isKey = id.startsWith('key/');
     if (isKey && change.kind === 'down' && (isTyping() || selectBoardState(state).recording)) return false;
     // What belongs to no control of the rig is left to the browser.
@@ -39,7 +40,7 @@ export function useHeardControls(heard: (device: Device, use: Use) => void): voi
     const { device, control } = found;
     for (const use of usesHeard(found, change)) {
       const trigger = triggerOf(control, use);
-      heard(device, { control, trigger, down: use.kind !== 'up', select: !OWN.has(id) });
+      heard(device, { control, trigger, down: use.kind !== 'up', select: true });
       // Turns and positions have no up of their own; they light for a moment.
       if (use.kind === 'turn' || use.kind === 'position') {
         heard(device, { control, trigger, down: false, select: false });
@@ -50,8 +51,6 @@ export function useHeardControls(heard: (device: Device, use: Use) => void): voi
 }
 
 function triggerOf(control: Control, use: HeardUse): Use['trigger'] {
-  if (use.kind === 'turn') return use.amount > 0 ? 'clockwise' : 'anticlockwise';
-  if (use.kind !== 'position') return 'press';
-  if (control.slider) return 'slide';
-  return use.value < 0 ? 'shuttle-anticlockwise' : 'shuttle-clockwise';
+  if (use.kind === 'turn') return turnTrigger(use.amount);
+  return use.kind === 'position' ? positionTrigger(control, use.value) : 'press';
 }

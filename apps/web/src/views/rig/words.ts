@@ -36,7 +36,7 @@ export const WORDS = {
   layer: 'Layer',
   scale: (mm: number) => `${mm} mm`,
   drawing: 'What each control does',
-  nothing: 'native',
+  nothing: 'nothing set',
   manyUses: (count: number) => `${count} uses`,
   moreUses: (count: number) => `${count} more`,
   empty: 'There is no device in the rig yet. Add the first one.',

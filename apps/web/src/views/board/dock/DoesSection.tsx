@@ -19,6 +19,7 @@ const RingEditor = lazy(async () => ({
 const Fields = styled('div')({
   display: 'grid',
   gridTemplateColumns: 'minmax(0, 4fr) minmax(0, 5fr)',
+  '@media (max-width: 1120px)': { gridTemplateColumns: 'minmax(0, 1fr)' },
   gap: 8,
   alignItems: 'start',
 });

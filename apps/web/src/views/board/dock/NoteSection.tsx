@@ -18,6 +18,8 @@ export function NoteSection({ edits }: { readonly edits: CellEdits }) {
       <OutlinedInput
         {...note}
         multiline
+        // A plain one: the one that grows with its text measures the page at every step of the arrow keys, 16 ms each.
+        inputComponent="textarea"
         rows={3}
         disabled={!binding}
         placeholder={WORDS.notePlaceholder}

@@ -1,4 +1,4 @@
-import { isPressed } from '@nimble-lever/core/devices';
+import { isPlus, isPressed, oppositeOf } from '@nimble-lever/core/devices';
 import {
   type Action,
   acting,
@@ -14,6 +14,7 @@ import { makeEdits } from '../../../app/setup/edits.ts';
 import { selectSetup } from '../../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../app/store.ts';
 import type { ActionTarget } from '../../../editors/actionTarget.ts';
+import { changeCells, setCells } from '../setCells.ts';
 import { selectCell } from '../useBoard.ts';
 
 /** What is set at the selected cell, and the edits that change it. Null where no cell is selected. */
@@ -27,13 +28,16 @@ export function useCellEdits() {
   const binding: Binding | null = profile.bindings[keyOf(slot)] ?? null;
   const turns = !isPressed(slot.trigger);
 
-  const setBehaviour = (behaviour: Behaviour | null, first: readonly SingleEdit[] = []) => {
-    if (!behaviour && !binding) return;
-    // Face and note stay when something else is sent: they say what the control is for.
-    const { face = null, note = null } = binding ?? {};
-    const next = behaviour ? { behaviour, face, note } : null;
-    dispatch(makeEdits([...first, ...bindingChanges(slot, binding, next)]));
-  };
+  const setBehaviour = (behaviour: Behaviour | null, first: readonly SingleEdit[] = []) =>
+    void dispatch(setCells(behaviour, first));
+  const setActing = (options: Partial<Pick<Acting, 'style' | 'repeat' | 'guard' | 'target'>>) =>
+    void dispatch(
+      changeCells((before) =>
+        before?.behaviour.kind === 'action'
+          ? { ...before, behaviour: { ...before.behaviour, ...options } }
+          : before,
+      ),
+    );
   // Turns step and are never held, so that only a tap makes sense.
   const style: PressStyle = turns
     ? 'tap'
@@ -45,6 +49,15 @@ export function useCellEdits() {
     const { behaviour } = binding ?? {};
     setBehaviour(behaviour?.kind === 'action' ? { ...behaviour, action } : acting(action, style), first);
   };
+  const opposite = oppositeOf(slot.trigger);
+  const setPair = (own: Action, other: Action) => {
+    if (!opposite) return;
+    const there = { ...slot, trigger: opposite };
+    const before = profile.bindings[keyOf(there)] ?? null;
+    const { face = null, note = null } = before ?? {};
+    const acts = before?.behaviour.kind === 'action' ? before.behaviour : acting(other, style);
+    setAction(own, bindingChanges(there, before, { behaviour: { ...acts, action: other }, face, note }));
+  };
   const target: ActionTarget = {
     place: `${slot.profile} ${keyOf(slot)}`,
     setup,
@@ -52,6 +65,7 @@ export function useCellEdits() {
     programName: cell.column.name,
     action: binding?.behaviour.kind === 'action' ? binding.behaviour.action : null,
     onlyMessages: slot.trigger === 'slide',
+    pair: opposite && { isPlus: isPlus(slot.trigger), set: setPair },
     setAction,
   };
 
@@ -63,15 +77,9 @@ export function useCellEdits() {
     style,
     target,
     setBehaviour,
-    setStyle: (next: PressStyle) => {
-      if (binding?.behaviour.kind === 'action') setBehaviour({ ...binding.behaviour, style: next });
-    },
-    setOptions: (options: Partial<Pick<Acting, 'repeat' | 'guard' | 'target'>>) => {
-      if (binding?.behaviour.kind === 'action') setBehaviour({ ...binding.behaviour, ...options });
-    },
-    setFace: (face: Face) => {
-      if (binding) dispatch(makeEdits(bindingChanges(slot, binding, { ...binding, face })));
-    },
+    setStyle: (next: PressStyle) => setActing({ style: next }),
+    setOptions: (options: Partial<Pick<Acting, 'repeat' | 'guard' | 'target'>>) => setActing(options),
+    setFace: (face: Face) => void dispatch(changeCells((before) => before && { ...before, face })),
     setNote: (note: string | null) => {
       if (binding) dispatch(makeEdits(bindingChanges(slot, binding, { ...binding, note })));
     },

@@ -1,0 +1,175 @@
+import type { Control } from '@nimble-lever/core/devices';
+import { type KeyboardEvent, type PointerEvent, useEffect, useRef } from 'react';
+import { isPlaced, placeAt, placeByKey } from './positionGestures.ts';
+import { angleBetween, centreOf, wheelTurn } from './rotorGestures.ts';
+import { ShapeMark, SliderMark } from './ShapeMark.tsx';
+
+/** What the hand does to a drawn control. Turns are signed: clockwise, or away from the person, is positive. */
+export interface DeviceHandlers {
+  onDown(control: Control): void;
+  onUp(control: Control): void;
+  onTurn(control: Control, unit: 'degrees' | 'detents', amount: number): void;
+  /** A spring ring or a slider is at a place; a ring let go is at 0. */
+  onPosition(control: Control, value: number): void;
+  /** The hand moves while it presses a control: pixels. */
+  onMove?: (dx: number, dy: number) => void;
+}
+
+/** One control of the drawing, with its own part of how the device is. */
+interface MarkProps extends DeviceHandlers {
+  readonly control: Control;
+  readonly label: string;
+  readonly lit: boolean;
+  readonly selected: boolean;
+  /** Whether Tab comes here: to one control of a drawing. */
+  readonly reachable: boolean;
+  readonly onReached: (control: string) => void;
+  readonly angle: number;
+  readonly value: number;
+}
+
+/**
+ * A control that can be pressed, turned, pushed and moved by pointer and by keys; one focus stop, whatever it can do.
+ */
+export function ControlMark(props: MarkProps) {
+  const { control, label, lit, selected, angle, value, onDown, onUp, onTurn, onPosition, onMove } = props;
+  const element = useRef<SVGGElement>(null);
+  // A phrase is said by pressing it.
+  const presses = control.canPress || control.phrase !== null;
+  // Keys come up elsewhere when the focus moves; what was pressed here is then let go here.
+  const keyHeld = useRef(false);
+  const drag = useRef<{ x: number; y: number; pressing: boolean } | null>(null);
+  // One press of an arrow is one step, whatever the dial's angle is.
+  const step = control.rotor?.kind === 'continuous' ? control.rotor.stepDegrees : 0;
+  const turnSteps = (steps: number) =>
+    step > 0 ? onTurn(control, 'degrees', steps * step) : onTurn(control, 'detents', steps);
+
+  // React listens to wheels passively; a turn must keep the page from scrolling.
+  const latest = useRef(turnSteps);
+  latest.current = turnSteps;
+  const turns = control.rotor !== null;
+  const away = control.kind === 'wheel';
+  useEffect(() => {
+    const node = element.current;
+    if (!node || !turns) return;
+    const onWheel = (event: WheelEvent) => {
+      event.preventDefault();
+      const steps = wheelTurn(event, away);
+      if (steps !== 0) latest.current(steps);
+    };
+    node.addEventListener('wheel', onWheel, { passive: false });
+    return () => node.removeEventListener('wheel', onWheel);
+  }, [turns, away]);
+
+  const onPointerDown = (event: PointerEvent<SVGGElement>) => {
+    if (event.button !== 0) return;
+    // The drag goes on outside the drawing, and its end is heard wherever it is.
+    event.currentTarget.setPointerCapture(event.pointerId);
+    // A ring with a button in it: the button is pressed, the ring around it turned.
+    const onCap = event.target instanceof Element && event.target.closest('[data-cap]') !== null;
+    const pressing = presses && (control.rotor === null || control.cap === null || onCap);
+    drag.current = { x: event.clientX, y: event.clientY, pressing };
+    if (pressing) onDown(control);
+    if (control.slider) onPosition(control, placeAt(control, faceOf(event), drag.current, drag.current));
+  };
+  const onPointerMove = (event: PointerEvent<SVGGElement>) => {
+    const from = drag.current;
+    const to = { x: event.clientX, y: event.clientY };
+    if (from && isPlaced(control)) {
+      const next = placeAt(control, faceOf(event), from, to);
+      if (next !== value) onPosition(control, next);
+    }
+    if (from?.pressing) {
+      drag.current = { ...to, pressing: true };
+      onMove?.(to.x - from.x, to.y - from.y);
+      return;
+    }
+    if (!from || !control.rotor) return;
+    const degrees = angleBetween(centreOf(event.currentTarget), from, to);
+    if (degrees === 0) return;
+    drag.current = { ...to, pressing: false };
+    onTurn(control, 'degrees', degrees);
+  };
+  const onPointerEnd = () => {
+    const from = drag.current;
+    drag.current = null;
+    if (from?.pressing) onUp(control);
+    // A spring goes back by itself when the hand lets go.
+    if (from && control.spring) onPosition(control, 0);
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    // Shortcuts are the page's.
+    if (event.ctrlKey || event.altKey || event.metaKey) return;
+    const place = isPlaced(control) ? placeByKey(control, value, event.key) : null;
+    if (place !== null) {
+      event.preventDefault();
+      event.stopPropagation();
+      onPosition(control, place);
+      return;
+    }
+    const direction = { ArrowUp: 1, ArrowDown: -1 }[event.key];
+    if (direction !== undefined && control.rotor) {
+      event.preventDefault();
+      event.stopPropagation();
+      turnSteps(direction);
+    } else if ((event.key === ' ' || event.key === 'Enter') && presses) {
+      event.preventDefault();
+      event.stopPropagation();
+      if (event.repeat || keyHeld.current) return;
+      keyHeld.current = true;
+      onDown(control);
+    }
+  };
+  const onKeyEnd = () => {
+    if (!keyHeld.current) return;
+    keyHeld.current = false;
+    onUp(control);
+  };
+  const onKeyUp = (event: KeyboardEvent) => {
+    if (event.key === ' ' || event.key === 'Enter') onKeyEnd();
+    if (control.spring && /^Arrow(Up|Down)$/.test(event.key) && value !== 0) onPosition(control, 0);
+  };
+
+  return (
+    // biome-ignore lint/a11y/useSemanticElements: SVG has no button element.
+    <g
+      ref={element}
+      role="button"
+      tabIndex={props.reachable ? 0 : -1}
+      aria-label={label}
+      data-control={control.id}
+      className={`control${lit ? ' lit' : ''}${selected ? ' selected' : ''}`}
+      onPointerDown={onPointerDown}
+      onPointerMove={onPointerMove}
+      onPointerUp={onPointerEnd}
+      onPointerCancel={onPointerEnd}
+      onKeyDown={onKeyDown}
+      onKeyUp={onKeyUp}
+      onFocus={() => props.onReached(control.id)}
+      onBlur={onKeyEnd}
+    >
+      <ShapeMark shape={control.shape} className="reach" reach={4} />
+      <ShapeMark shape={control.shape} className="face" />
+      {control.cap && (
+        <g data-cap="">
+          <ShapeMark shape={control.cap} className="cap" />
+        </g>
+      )}
+      {control.slider && <SliderMark shape={control.shape} value={value} />}
+      {control.cap?.kind === 'circle' && (
+        <circle
+          className="mark"
+          cx={control.cap.cx}
+          cy={control.cap.cy - control.cap.r * 0.72}
+          r={Math.max(1.4, control.cap.r * 0.12)}
+          transform={`rotate(${angle + value * 15} ${control.cap.cx} ${control.cap.cy})`}
+        />
+      )}
+    </g>
+  );
+}
+
+/** The drawn outline that a pointer is measured against. */
+function faceOf({ currentTarget }: PointerEvent<SVGGElement>): Element {
+  return currentTarget.querySelector('.face') ?? currentTarget;
+}
