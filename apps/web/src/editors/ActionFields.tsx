@@ -82,7 +82,7 @@ export function ActionFields({ target, action, onEditRing }: Props) {
             label={WORDS.layerMode}
             value={action.mode}
             options={[
-              ['on', WORDS.layerModes.on],
+              ['on', target.latched ? WORDS.layerModes.latched : WORDS.layerModes.held],
               ['once', WORDS.layerModes.once],
             ]}
             onChange={(mode) => setAction({ ...action, mode })}

@@ -38,6 +38,7 @@ export function RingItemFields({ place, item, onChange, onEditRing }: Props) {
     profile,
     programName: '',
     action: item.action,
+    latched: false,
     onlyMessages: false,
     pair: null,
     setAction: (action, first) => onChange({ ...item, action }, first),

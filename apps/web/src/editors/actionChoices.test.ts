@@ -15,6 +15,7 @@ const targetIn = (id: string, onlyMessages = false): ActionTarget => {
     profile,
     programName,
     action: null,
+    latched: false,
     onlyMessages,
     pair: null,
     setAction: (action) => taken.push(action),

@@ -11,6 +11,8 @@ export interface ActionTarget {
   readonly profile: Profile;
   readonly programName: string;
   readonly action: Action | null;
+  /** Whether it stays on from one press to the next. */
+  readonly latched: boolean;
   /** Whether only control messages can be sent, as by a slider's value. */
   readonly onlyMessages: boolean;
   /**

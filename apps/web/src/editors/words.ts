@@ -61,7 +61,7 @@ export const WORDS = {
   across: 'Across, in pixels',
   downwards: 'Down, in pixels',
   ticks: 'Wheel ticks',
-  layerModes: { on: 'while it is held', once: 'for the next press' },
+  layerModes: { held: 'while it is held', latched: 'until pressed again', once: 'for the next press' },
   layerMode: 'The layer is on',
   launches: 'Start it where it does not run',
   speedStep: 'Speed',

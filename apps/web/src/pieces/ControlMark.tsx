@@ -1,5 +1,5 @@
 import type { Control } from '@nimble-lever/core/devices';
-import { type KeyboardEvent, type PointerEvent, useEffect, useRef } from 'react';
+import { type KeyboardEvent, type PointerEvent, type ReactNode, useEffect, useRef } from 'react';
 import { isPlaced, placeAt, placeByKey } from './positionGestures.ts';
 import { angleBetween, centreOf, wheelTurn } from './rotorGestures.ts';
 import { ShapeMark, SliderMark } from './ShapeMark.tsx';
@@ -26,6 +26,7 @@ interface MarkProps extends DeviceHandlers {
   readonly onReached: (control: string) => void;
   readonly angle: number;
   readonly value: number;
+  readonly face: ReactNode;
 }
 
 /**
@@ -150,6 +151,7 @@ export function ControlMark(props: MarkProps) {
     >
       <ShapeMark shape={control.shape} className="reach" reach={4} />
       <ShapeMark shape={control.shape} className="face" />
+      {props.face}
       {control.cap && (
         <g data-cap="">
           <ShapeMark shape={control.cap} className="cap" />

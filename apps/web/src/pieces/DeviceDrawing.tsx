@@ -1,6 +1,6 @@
 import { styled } from '@mui/material/styles';
 import type { Control, Device } from '@nimble-lever/core/devices';
-import { type KeyboardEvent, useState } from 'react';
+import { type KeyboardEvent, type ReactNode, useState } from 'react';
 import { ControlMark, type DeviceHandlers } from './ControlMark.tsx';
 import { ShapeMark } from './ShapeMark.tsx';
 
@@ -14,6 +14,8 @@ interface Props extends DeviceHandlers {
   readonly angles: Readonly<Record<string, number>>;
   /** Where each spring ring and slider is. */
   readonly values: Readonly<Record<string, number>>;
+  /** What a control carries, drawn on it; handed in, so that a drawing without faces brings no icons with it. */
+  readonly faceOf?: (control: Control) => ReactNode;
   /** What a control is called to someone who does not see it. */
   readonly hint: (control: Control) => string;
 }
@@ -44,7 +46,7 @@ const Svg = styled('svg')(({ theme: { vars } }) => ({
  * of the Tab key; inside, Left and Right go from control to control, and Up and Down turn or push the one that is
  * reached, so that a pad of twelve keys is not twelve stops (WAI-ARIA Authoring Practices, "roving tabindex").
  */
-export function DeviceDrawing({ device, lit, selected, angles, values, hint, ...handlers }: Props) {
+export function DeviceDrawing({ device, lit, selected, angles, values, faceOf, hint, ...handlers }: Props) {
   const [reached, setReached] = useState<string | null>(null);
   const { controls } = device;
   const known = (id: string | null) => controls.some((control) => control.id === id);
@@ -85,6 +87,7 @@ export function DeviceDrawing({ device, lit, selected, angles, values, hint, ...
           onReached={setReached}
           angle={angles[control.id] ?? 0}
           value={values[control.id] ?? 0}
+          face={faceOf?.(control) ?? null}
           {...handlers}
         />
       ))}

@@ -26,7 +26,9 @@ export const keyArrived =
     const shortcut = shortcutOf(event);
     // Strokes of the engine are told in the account; the person's own typing is not.
     const told = !event.nativeEvent.isTrusted;
-    if (shortcut && dispatch(runCommand(program, name, shortcut, told))) event.preventDefault();
+    if (!shortcut) return;
+    if (dispatch(runCommand(program, name, shortcut, told))) event.preventDefault();
+    else if (told) dispatch(programRan({ program: name, command: null, said: shortcut }));
   };
 
 /** A key came up in a practice program: a command that lasts ends. */

@@ -92,6 +92,9 @@ export const CONTROL_KINDS = [
   'phrase',
 ] as const;
 
+/** More wordings of one phrase nobody keeps apart. */
+export const MOST_SPELLINGS = 20;
+
 /** One button, wheel, dial… of a device, with where it sits. */
 export const controlSchema = z.strictObject({
   id: idSchema,
@@ -106,6 +109,8 @@ export const controlSchema = z.strictObject({
   slider: sliderSchema.nullable().default(null),
   /** The words that are spoken. */
   phrase: lineSchema(200).nullable().default(null),
+  /** Other wordings that count as the same phrase: what people say instead, or what a recogniser hears. */
+  spellings: z.array(lineSchema(200)).max(MOST_SPELLINGS).default([]),
   native: z.partialRecord(triggerSchema, nativeOutputSchema).default({}),
   /** What a computer hears when the real control is used, for instance `key/F13`; see `Heard`. */
   heardAs: z.array(heardIdSchema).max(8).default([]),
@@ -123,6 +128,7 @@ export function controlOf(
     spring: null,
     slider: null,
     phrase: null,
+    spellings: [],
     native: {},
     heardAs: [],
     ...given,

@@ -26,6 +26,7 @@ export {
   movesPointer,
   takesPhrases,
 } from './device.ts';
+export { foldPhrase } from './foldPhrase.ts';
 export { freeId } from './freeId.ts';
 export {
   type ControlOf,
@@ -46,6 +47,7 @@ export {
   nameSchema,
 } from './names.ts';
 export { penTablet } from './penTablet.ts';
+export { closestPhrase, readWordings, wordingsOf } from './phrases.ts';
 export { pocketMouse } from './pocketMouse.ts';
 export { type Acceleration, pointerGain, turnFactor } from './ramp.ts';
 export {

@@ -1,6 +1,7 @@
 import {
   type Control,
   type DeviceSettings,
+  foldPhrase,
   TRIGGERS,
   type Trigger,
   triggersOf,
@@ -12,7 +13,6 @@ import { plainly, sendingOf } from './compileEffect.ts';
 import { type CompiledMacro, compileMacro } from './compileMacro.ts';
 import { type CompiledMenu, compileMenu } from './compileMenu.ts';
 import type { Sending } from './effect.ts';
-import { foldPhrase } from './foldPhrase.ts';
 import type { ResolvedUse } from './state.ts';
 
 /** A profile made ready: what an event needs, found by one lookup. */
@@ -139,8 +139,12 @@ function controlsOf(setup: Setup): Compiled['controls'] {
 function phrasesOf(controls: Compiled['controls']): Compiled['phrases'] {
   const phrases = new Map<string, CompiledControl>();
   for (const each of [...controls.values()].flatMap((own) => [...own.values()])) {
-    const { phrase } = each.control;
-    if (phrase !== null && !phrases.has(foldPhrase(phrase))) phrases.set(foldPhrase(phrase), each);
+    const { phrase, spellings } = each.control;
+    if (phrase === null) continue;
+    for (const wording of [phrase, ...spellings]) {
+      const folded = foldPhrase(wording);
+      if (!phrases.has(folded)) phrases.set(folded, each);
+    }
   }
   return phrases;
 }

@@ -3,6 +3,8 @@ export { nextDeadline } from './deadlines.ts';
 export { type EngineEvent, type EventOf, engineEventSchema } from './event.ts';
 export type { DueEvent, Ended, Explanation, Outcome, StateChange } from './explanation.ts';
 export { isAtRest } from './isAtRest.ts';
+
+export { resolutionNow } from './lookup.ts';
 export { DEAD_ZONE, RIM, sectorAt } from './radial.ts';
 export { type Simulated, simulate } from './simulate.ts';
 export { type EngineState, type Held, type Hold, INITIAL_STATE, type OpenMenu } from './state.ts';

@@ -1,8 +1,8 @@
 import type { Trigger } from '../devices/index.ts';
-import { resolveBehaviour } from '../resolve/index.ts';
+import { type Resolution, resolveBehaviour } from '../resolve/index.ts';
 import { BASE_LAYER, slotKey } from '../setup/index.ts';
-import { type CompiledControl, chainFor, controlAt, triggerIndex, usesOf } from './compile.ts';
-import type { ResolvedUse, Using } from './state.ts';
+import { type Compiled, type CompiledControl, chainFor, controlAt, triggerIndex, usesOf } from './compile.ts';
+import type { EngineState, ResolvedUse, Using } from './state.ts';
 import type { StepContext } from './stepContext.ts';
 
 /** The layer that is always on. */
@@ -10,10 +10,34 @@ const BASE_ONLY: readonly string[] = [BASE_LAYER];
 
 /** The layers a device is looked up in, from the top down: those that are on, its page, the base layer. */
 export function layersFor(context: StepContext, device: string): readonly string[] {
-  const { layers, pages } = context.state;
+  return layersIn(context.state, device);
+}
+
+/** The same, for who has no step under way. */
+function layersIn({ layers, pages }: EngineState, device: string): readonly string[] {
   const page = pages[device]?.at(-1)?.page;
   if (page === undefined) return layers.length === 1 ? BASE_ONLY : layers;
   return [...layers.slice(0, -1).filter((layer) => layer !== page), page, BASE_LAYER];
+}
+
+/**
+ * What a control's trigger would do if it were used now, by ids, with every place that was looked at: for who shows what
+ * is on a key without pressing it.
+ */
+export function resolutionNow(
+  compiled: Compiled,
+  state: EngineState,
+  device: string,
+  control: string,
+  trigger: Trigger,
+): Resolution {
+  return resolveBehaviour(
+    chainFor(compiled, state.profile),
+    layersIn(state, device),
+    device,
+    control,
+    trigger,
+  );
 }
 
 /** What a control's trigger would do now, or in the layers given. */

@@ -1,6 +1,6 @@
+import { foldPhrase } from '../devices/index.ts';
 import type { EventOf } from './event.ts';
 import type { Outcome } from './explanation.ts';
-import { foldPhrase } from './foldPhrase.ts';
 import { useUpOnce } from './layers.ts';
 import { resolveUse } from './lookup.ts';
 import { tap } from './outputs.ts';

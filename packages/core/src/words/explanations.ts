@@ -39,8 +39,11 @@ export function accountOf(setup: Setup, explanation: Explanation): Account {
         : { subject: profileName(setup, event.profile), did: 'pinned', why };
     case 'edited':
       return { subject: 'Set-up', did: 'edited', why };
-    case 'move':
-      return { subject: 'Pointer', did: movedWords(setup, outcome), why };
+    case 'move': {
+      const nudged = outcome.kind === 'moved' ? outcome.nudged[0] : undefined;
+      const subject = nudged ? deviceName(setup, nudged.device) : 'Pointer';
+      return { subject, did: movedWords(setup, outcome), why };
+    }
     case 'phrase':
       return { subject: 'Voice', did: `“${event.text}”`, why };
     case 'attach':

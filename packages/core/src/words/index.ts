@@ -29,6 +29,6 @@ export {
 } from './names.ts';
 export { tidy } from './numbers.ts';
 export { refusalWords, regexProblemWords, shortcutProblemWords } from './refusals.ts';
-export { type Sent, sentOf, wheelText } from './sent.ts';
+export { cameUpOf, type Sent, sentOf, wheelText } from './sent.ts';
 export { ruleWords } from './why.ts';
 export { whyThisOne } from './whyThisOne.ts';

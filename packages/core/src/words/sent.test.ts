@@ -1,5 +1,5 @@
 import type { Stroke } from '../engine/index.ts';
-import { sentOf } from './sent.ts';
+import { cameUpOf, sentOf } from './sent.ts';
 
 /** `+KeyA -KeyA ~1 (0` as strokes. */
 const strokes = (text: string): Stroke[] =>
@@ -29,4 +29,14 @@ test.each([
   expect(
     sentOf(strokes(text)).map(({ text: sent, count }) => (count > 1 ? `${sent}×${count}` : sent)),
   ).toEqual(expected);
+});
+
+test.each([
+  ['-KeyZ -ControlLeft', ['Ctrl+Z']],
+  ['+ControlLeft +KeyZ -KeyZ -ControlLeft', []],
+  ['+KeyA -KeyA -ShiftLeft', ['Shift']],
+  [')2', ['Right click']],
+  ['', []],
+])('of %s what comes up without having gone down is %j', (text, expected) => {
+  expect(cameUpOf(strokes(text)).map(({ text: up }) => up)).toEqual(expected);
 });

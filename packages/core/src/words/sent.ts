@@ -28,6 +28,23 @@ export function sentOf(strokes: readonly Stroke[]): readonly Sent[] {
   return counted(texts);
 }
 
+/** What came up that these strokes had not put down themselves: the end of a latch, a key let go of. */
+export function cameUpOf(strokes: readonly Stroke[]): readonly Sent[] {
+  const down = new Set<string>();
+  const up: string[] = [];
+  const texts: string[] = [];
+  for (const stroke of strokes) {
+    if (stroke.kind === 'key-down') down.add(stroke.code);
+    if (stroke.kind === 'key-up' && !down.delete(stroke.code)) up.push(stroke.code);
+    if (stroke.kind === 'button-down') down.add(`button ${stroke.button}`);
+    if (stroke.kind === 'button-up' && !down.delete(`button ${stroke.button}`)) {
+      texts.push(buttonName(stroke.button));
+    }
+  }
+  // Keys come up in the opposite order; a chord is called as it went down.
+  return counted(up.length > 0 ? [chordText(up.toReversed()), ...texts] : texts);
+}
+
 /** The arrow of wheel ticks. */
 export function wheelText(ticks: number, axis: 'vertical' | 'horizontal'): string {
   if (axis === 'vertical') return ticks > 0 ? 'Wheel ↑' : 'Wheel ↓';

@@ -1,3 +1,4 @@
+import { closestPhrase } from '../devices/index.ts';
 import { type Ended, type Explanation, MOST_DUE, type Outcome } from '../engine/index.ts';
 import type { Resolution } from '../resolve/index.ts';
 import type { Rule, Setup } from '../setup/index.ts';
@@ -73,8 +74,17 @@ function reasonOf(setup: Setup, { outcome, event, changes }: Explanation): strin
     case 'noted':
       return event.kind === 'attach' ? 'It can be used now.' : '';
     case 'ignored':
+      if (event.kind === 'phrase' && outcome.why === 'unknown-phrase')
+        return misheardWords(setup, event.text);
       return IGNORED_WORDS[outcome.why];
   }
+}
+
+/** What was heard is no phrase: nothing happens, and the one that is most like it is told. */
+function misheardWords({ devices }: Setup, heard: string): string {
+  const closest = closestPhrase(devices, heard);
+  const nothing = IGNORED_WORDS['unknown-phrase'];
+  return closest === null ? nothing : `${nothing} The closest is “${closest}”.`;
 }
 
 /** Why everything was let go of after a gap of the clock. */

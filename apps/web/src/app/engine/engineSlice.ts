@@ -4,8 +4,9 @@ import { createAction, type UnknownAction } from '@reduxjs/toolkit';
 /** What a program did with the strokes of an event. */
 export interface Ran {
   readonly program: string;
-  readonly command: string;
-  /** What one sees of it, for instance `Frame 4 of 7.` */
+  /** Null where it has no command for the keys it got. */
+  readonly command: string | null;
+  /** What one sees of it, for instance `Frame 4 of 7.`; or the keys it has nothing for, in our notation. */
   readonly said: string;
 }
 

@@ -2,17 +2,17 @@ import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
-import OutlinedInput from '@mui/material/OutlinedInput';
 import { styled } from '@mui/material/styles';
-import { BASE_LAYER, itemAt, type Layer, LIMITS, type Setup } from '@nimble-lever/core/setup';
+import { BASE_LAYER, itemAt, LIMITS, type Setup } from '@nimble-lever/core/setup';
 import { Ellipsis, Plus, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import { makeEdit } from '../../app/setup/edits.ts';
 import { newId } from '../../app/setup/newId.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
-import { useDraft } from '../../app/useDraft.ts';
 import { compareSet, layerShown, selectBoardState } from './boardSlice.ts';
+import { LayerName } from './LayerName.tsx';
+import { LayerTab, moveLayer } from './LayerTab.tsx';
 import { selectBoard } from './useBoard.ts';
 import { WORDS } from './words.ts';
 
@@ -32,6 +32,7 @@ const Tabs = styled('div')(({ theme: { vars } }) => ({
     cursor: 'pointer',
     whiteSpace: 'nowrap',
   },
+  '& [role=tab][data-over=true]': { outline: `2px solid ${vars?.palette.tokens.layer}` },
   '& [role=tab]:hover': { color: vars?.palette.text.primary },
   '& [role=tab][aria-selected=true]': {
     fontWeight: 650,
@@ -66,32 +67,17 @@ export function LayerTabs() {
   return (
     <>
       <Tabs role="tablist" aria-label={WORDS.layers}>
-        {layers.map(({ id, name }) =>
-          renaming && id === layer && current ? (
-            <LayerName key={id} layer={current} onDone={() => setRenaming(false)} />
+        {layers.map((own) =>
+          renaming && own.id === layer && current ? (
+            <LayerName key={own.id} layer={current} onDone={() => setRenaming(false)} />
           ) : (
-            <button
-              key={id}
-              type="button"
-              role="tab"
-              aria-selected={id === layer}
-              tabIndex={id === layer ? 0 : -1}
-              onClick={() => dispatch(layerShown(id))}
-              onKeyDown={({ key, currentTarget }) => {
-                // Arrows go from tab to tab, as the pattern for tabs has it (WAI-ARIA Authoring Practices, "Tabs").
-                const by = { ArrowRight: 1, ArrowLeft: -1 }[key];
-                const next =
-                  by === undefined ? undefined : layers[layers.findIndex((own) => own.id === id) + by];
-                if (!next || by === undefined) return;
-                dispatch(layerShown(next.id));
-                // The tab that is shown takes the keys, so that the next arrow goes on from there.
-                const beside =
-                  by > 0 ? currentTarget.nextElementSibling : currentTarget.previousElementSibling;
-                if (beside instanceof HTMLElement) beside.focus();
-              }}
-            >
-              {name}
-            </button>
+            <LayerTab
+              key={own.id}
+              layer={own}
+              layers={layers}
+              shown={own.id === layer}
+              onRename={() => setRenaming(true)}
+            />
           ),
         )}
       </Tabs>
@@ -105,15 +91,36 @@ export function LayerTabs() {
           <Ellipsis size={16} aria-hidden />
         </IconButton>
       )}
-      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
+      <Menu
+        anchorEl={anchor}
+        open={anchor !== null}
+        onClose={() => setAnchor(null)}
+        // Else the closing menu takes the keys from the name's field, which ends the renaming.
+        disableRestoreFocus={renaming}
+      >
         <MenuItem
           onClick={() => {
-            setAnchor(null);
             setRenaming(true);
+            setAnchor(null);
           }}
         >
           {WORDS.rename}
         </MenuItem>
+        {([-1, 1] as const).map((by) => {
+          const to = layers.findIndex(({ id }) => id === layer) + by;
+          return (
+            <MenuItem
+              key={by}
+              disabled={to < 1 || to >= layers.length}
+              onClick={() => {
+                setAnchor(null);
+                dispatch(moveLayer(layers, layer, to));
+              }}
+            >
+              {by < 0 ? WORDS.layerLeft : WORDS.layerRight}
+            </MenuItem>
+          );
+        })}
         <MenuItem
           onClick={() => {
             setAnchor(null);
@@ -148,36 +155,6 @@ export function LayerTabs() {
         </span>
       )}
     </>
-  );
-}
-
-interface NameProps {
-  readonly layer: Layer;
-  readonly onDone: () => void;
-}
-
-function LayerName({ layer, onDone }: NameProps) {
-  const dispatch = useAppDispatch();
-  const draft = useDraft(layer.name, (text) => {
-    const name = text.trim();
-    if (name) dispatch(makeEdit({ kind: 'set', at: itemAt.layer(layer.id), fields: { name } }));
-  });
-  return (
-    <OutlinedInput
-      {...draft}
-      autoFocus
-      onFocus={({ target }) => target.select()}
-      onBlur={() => {
-        draft.onBlur();
-        onDone();
-      }}
-      onKeyDown={(event) => {
-        draft.onKeyDown(event);
-        if (event.key === 'Enter' || event.key === 'Escape') onDone();
-      }}
-      inputProps={{ 'aria-label': WORDS.layerName, maxLength: 60 }}
-      sx={{ width: 130 }}
-    />
   );
 }
 

@@ -32,6 +32,11 @@ export const WORDS = {
   rename: 'Rename',
   remove: 'Remove, with what is set in it',
   layerName: 'Name of the layer',
+  layerLeft: 'Move left: it wins over fewer',
+  layerRight: 'Move right: it wins over more',
+  layerOrder:
+    'Of layers that are on, the one farther right wins. Drag it, or move it by Alt and an arrow; F2 renames it.',
+  baseMeans: 'What controls do when no other layer is on, and wherever another one says nothing.',
   compare: 'Compare with Base',
   compareMeans: 'Shows what the base layer does where this one differs',
   baseCompares: 'Choose another layer to compare it with Base.',

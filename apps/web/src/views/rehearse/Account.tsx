@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import { styled } from '@mui/material/styles';
-import { accountOf, sentOf } from '@nimble-lever/core/words';
+import { accountOf, cameUpOf, sentOf } from '@nimble-lever/core/words';
 import { memo, useMemo } from 'react';
 import { happeningsCleared } from '../../app/engine/engineSlice.ts';
 import { feed } from '../../app/engine/feed.ts';
@@ -99,31 +99,37 @@ const AccountEntry = memo(function AccountEntry({ item }: { readonly item: Accou
   const { kind } = explanation.outcome;
   // What was used says what was sent; the rest speaks of the engine.
   const used = kind === 'pressed' || kind === 'turned' || kind === 'repeated';
-  const sent = used ? sentOf(explanation.strokes) : [];
+  const sent = sentOf(explanation.strokes);
+  const up = sent.length === 0 ? cameUpOf(explanation.strokes) : [];
   return (
     <Entry>
       <time>{WORDS.seconds(explanation.t)}</time>
       <span className="did">
-        {used ? (
-          <>
-            {subject} <b>{did}</b> →
-            {sent.map(({ text, count }) => (
-              <span key={text}>
-                <Keycap shortcut={text} /> {count > 1 && `×${count}`}
-              </span>
-            ))}
-            {sent.length === 0 && ` ${WORDS.nothing}`}
-          </>
-        ) : (
-          <>
-            <b>{subject}</b> {did}
-          </>
-        )}
+        {subject} <b>{did}</b>
+        {(used || sent.length > 0) && ' →'}
+        {sent.map(({ text, count }) => (
+          <span key={text}>
+            <Keycap shortcut={text} /> {count > 1 && `×${count}`}
+          </span>
+        ))}
+        {used && sent.length === 0 && up.length === 0 && ` ${WORDS.nothing}`}
+        {used &&
+          up.map(({ text }) => (
+            <span key={text}>
+              <Keycap shortcut={text} /> {WORDS.comesUp}
+            </span>
+          ))}
       </span>
       <p>{why}</p>
       {ran.map(({ program, command, said, count }) => (
-        <p key={`${program} ${command}`} className="ran">
-          {WORDS.runs(program, command, count)} {said}
+        <p key={`${program} ${command} ${command === null ? said : ''}`} className="ran">
+          {command === null ? (
+            <>
+              {WORDS.hasNothing(program)} <Keycap shortcut={said} />
+            </>
+          ) : (
+            `${WORDS.runs(program, command, count)} ${said}`
+          )}
         </p>
       ))}
     </Entry>

@@ -1,8 +1,10 @@
 import { styled } from '@mui/material/styles';
-import { type ComponentType, useEffect, useRef, useState } from 'react';
+import { type ComponentType, useEffect, useMemo, useRef, useState } from 'react';
 import { useStore } from 'react-redux';
+import { useLocation } from 'react-router';
 import { feed } from '../../app/engine/feed.ts';
 import { type AppStore, useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { readAsked } from '../../practice/asked.ts';
 import { DeskPointer } from '../../practice/DeskPointer.tsx';
 import { DeskStrip } from '../../practice/DeskStrip.tsx';
 import { DESK_WINDOWS, selectDesk } from '../../practice/deskSlice.ts';
@@ -67,9 +69,14 @@ export function RehearsePage() {
   const surface = useRef<HTMLDivElement>(null);
   const [ownDevices, setOwnDevices] = useState(false);
 
+  const { state: led } = useLocation();
+  const asked = useMemo(() => readAsked(led), [led]);
   useEffect(() => {
     return dispatch(enterPracticeDesk());
   }, [dispatch]);
+  useEffect(() => {
+    if (asked?.program) dispatch(raiseWindow(asked.program));
+  }, [dispatch, asked]);
   useEffect(() => {
     const onKeyDown = (event: KeyboardEvent) => {
       // F6 goes from window to window, as in many programs (common practice, no source); a real Alt+Tab would leave
@@ -126,7 +133,7 @@ export function RehearsePage() {
           </div>
           <Taskbar />
         </Surface>
-        <Tray />
+        <Tray first={asked?.device ?? null} />
       </Left>
       <Account />
     </Page>

@@ -50,6 +50,13 @@ const Tabs = styled('div')(({ theme: { vars } }) => ({
     borderRadius: 7,
     cursor: 'pointer',
   },
+  '& .gone': {
+    flex: 'none',
+    marginLeft: 'auto',
+    alignSelf: 'center',
+    fontSize: 12,
+    color: vars?.palette.text.secondary,
+  },
   '& button[aria-pressed=true]': {
     color: vars?.palette.text.primary,
     backgroundColor: vars?.palette.tokens.sheet,
@@ -61,11 +68,13 @@ const Tabs = styled('div')(({ theme: { vars } }) => ({
 const FITS_AT_FIRST = 3;
 
 /** The rig's devices to press and turn: as many as fit, the others by tabs. */
-export function Tray() {
+export function Tray({ first }: { readonly first: string | null }) {
   const { devices } = useAppSelector(selectSetup);
   const element = useRef<HTMLElement>(null);
   /** Ids, the one asked for last at the end. */
-  const [asked, setAsked] = useState<readonly string[]>([]);
+  const [asked, setAsked] = useState<readonly string[]>(first === null ? [] : [first]);
+  /** Who made room for whom, in words. */
+  const [gone, setGone] = useState('');
   const { width } = useSize(element);
   // Before it is measured nothing must be drawn that would vanish at once.
   const fits = width === 0 ? FITS_AT_FIRST : Math.max(1, Math.floor(width / LEAST_WIDTH));
@@ -79,11 +88,20 @@ export function Tray() {
               key={id}
               type="button"
               aria-pressed={shown.some((device) => device.id === id)}
-              onClick={() => setAsked([...asked.filter((other) => other !== id), id])}
+              onClick={() => {
+                const next = [...asked.filter((other) => other !== id), id];
+                const stays = shownDevices(devices, next, fits);
+                const left = shown.filter((device) => !stays.includes(device)).map((device) => device.name);
+                setAsked(next);
+                setGone(left.length > 0 ? WORDS.madeRoom(left.join(', '), name) : '');
+              }}
             >
               {name}
             </button>
           ))}
+          <span className="gone" role="status">
+            {gone}
+          </span>
         </Tabs>
       )}
       <div className="devices">

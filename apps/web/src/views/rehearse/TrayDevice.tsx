@@ -2,7 +2,7 @@ import { styled } from '@mui/material/styles';
 import { type Control, type Device, movesPointer, tunedControl } from '@nimble-lever/core/devices';
 import { controlKey } from '@nimble-lever/core/engine';
 import type { Setup } from '@nimble-lever/core/setup';
-import { describeAction } from '@nimble-lever/core/words';
+import { describeAction, nativeName } from '@nimble-lever/core/words';
 import { useMemo, useState } from 'react';
 import type { Happening } from '../../app/engine/engineSlice.ts';
 import { feed } from '../../app/engine/feed.ts';
@@ -11,8 +11,11 @@ import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { useFlash } from '../../app/useFlash.ts';
 import { DeviceCard } from '../../pieces/DeviceCard.tsx';
 import { DeviceDrawing } from '../../pieces/DeviceDrawing.tsx';
+import { FaceMark } from '../../pieces/FaceMark.tsx';
 import { selectSimulated, simulatedDevice } from '../../practice/devices/simulatedSlice.ts';
 import { PointerPad } from './PointerPad.tsx';
+import { SayField } from './SayField.tsx';
+import { useFaces } from './useFaces.ts';
 import { PEDAL_KEYS } from './usePedalKeys.ts';
 import { WORDS } from './words.ts';
 
@@ -43,6 +46,7 @@ export function TrayDevice({ device: plain }: { readonly device: Device }) {
     [plain],
   );
   const { id } = device;
+  const faces = useFaces(device);
   const simulated = useAppSelector(selectSimulated);
   const { plugged, low, charge } = simulatedDevice(simulated, plain);
 
@@ -84,7 +88,11 @@ export function TrayDevice({ device: plain }: { readonly device: Device }) {
           selected={null}
           angles={angles}
           values={places}
-          hint={hintOf}
+          faceOf={({ id: own, shape }) => {
+            const face = faces.get(own);
+            return face && <FaceMark shape={shape} face={face} />;
+          }}
+          hint={(control) => hintOf(control, faces.get(control.id)?.label)}
           onDown={(control) =>
             dispatch(
               control.phrase === null
@@ -102,6 +110,7 @@ export function TrayDevice({ device: plain }: { readonly device: Device }) {
           onMove={(dx, dy) => dispatch(feed({ kind: 'move', dx, dy }))}
         />
         {points && <PointerPad device={device} />}
+        {device.kind === 'voice' && <SayField />}
       </Inside>
     </DeviceCard>
   );
@@ -113,19 +122,26 @@ function deviceOf({ explanation: { event } }: Happening): string | null {
 }
 
 /** What one can do with a drawn control, for those who do so by keys. */
-function hintOf(control: Control): string {
+function hintOf(control: Control, face: string | undefined): string {
   if (control.phrase !== null) return `${control.name}, Space says it`;
-  const turns = control.rotor ? ', arrow keys turn it' : '';
-  return `${control.name}${control.canPress ? ', Space presses it' : ''}${turns}`;
+  const turns = control.rotor ? ', Up and Down turn it' : '';
+  const does = face ? `, ${face}` : '';
+  return `${control.name}${does}${control.canPress ? ', Space presses it' : ''}${turns}`;
 }
 
 /** The name of what a device did last. */
 function doneWords(setup: Setup, { explanation: { outcome } }: Happening): string {
   if (outcome.kind !== 'pressed' && outcome.kind !== 'turned') return '';
   const { decided } = outcome.resolution;
-  if (!decided) return 'native';
-  const { behaviour } = decided.binding;
-  const profile = setup.profiles[decided.profile];
-  if (behaviour.kind !== 'action' || !profile) return behaviour.kind;
+  const behaviour = decided?.binding.behaviour;
+  const profile = decided && setup.profiles[decided.profile];
+  if (!behaviour || !profile || behaviour.kind === 'native') {
+    const { device: id, control: own, trigger } = outcome.resolution;
+    const device = setup.devices.find((each) => each.id === id);
+    const control = device?.controls.find((each) => each.id === own);
+    const native = device && control && tunedControl(control, device.settings).native[trigger];
+    return native ? nativeName(native) : '';
+  }
+  if (behaviour.kind === 'off') return 'off';
   return describeAction(setup, profile, behaviour.action).name;
 }

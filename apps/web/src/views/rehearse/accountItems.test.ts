@@ -56,3 +56,40 @@ test('coming up is told only when it comes up in silence', () => {
   const gone: EngineEvent = { kind: 'front', t: 2, window: null };
   expect(told([front, down, gone, up])[0]).toBe('press came up');
 });
+
+const press = (t: number, device: string, control: string): EngineEvent[] => [
+  { kind: 'down', t, device, control },
+  { kind: 'up', t: t + 20, device, control },
+];
+
+test('a slider on its way is told once, with where it is', () => {
+  const slide = (t: number, value: number): EngineEvent => ({
+    kind: 'position',
+    t,
+    device: 'wall-panel',
+    control: 'fader-1',
+    value,
+  });
+  const lines = told([front, ...[0.2, 0.3, 0.4, 0.5].map((value, i) => slide(10 + i * 30, value))]);
+  expect(lines.filter((line) => line.startsWith('fader 1'))).toHaveLength(1);
+  expect(lines[0]).toMatch(/^fader 1 to 50 %/);
+  expect(
+    told([front, slide(10, 0.2), slide(900, 0.4)]).filter((line) => line.startsWith('fader')),
+  ).toHaveLength(2);
+});
+
+test('a guarded press is told once, whatever becomes of it', () => {
+  const key = { device: 'shuttle', control: 'key-5' };
+  const down: EngineEvent = { kind: 'down', t: 10, ...key };
+  const short = told([front, down, { kind: 'up', t: 40, ...key }]);
+  expect(short.filter((line) => /^key 5(?! came)/.test(line))).toEqual(['key 5']);
+  const long = told([front, down, { kind: 'up', t: 2000, ...key }]);
+  expect(long.filter((line) => /^key 5(?! came)/.test(line))).toEqual(['key 5 Delete×1 ran×1']);
+});
+
+test('the pointer’s way is no news, a nudge is, with its device and key', () => {
+  expect(told([front, { kind: 'move', t: 5, dx: 40, dy: 0 }, ...press(10, 'bench-dial', 'dial')])).toEqual([
+    'press Enter×1 ran×1',
+    'came to the front',
+  ]);
+});

@@ -1,4 +1,5 @@
 import type { Explanation } from '@nimble-lever/core/engine';
+import { sentOf } from '@nimble-lever/core/words';
 import type { Happening, Ran } from '../../app/engine/engineSlice.ts';
 
 /** Turns of one control this close together are told as one: milliseconds. */
@@ -18,9 +19,7 @@ export function accountItems(happenings: readonly Happening[]): readonly Account
     if (!isWorthTelling(explanation)) continue;
     // Only neighbours are joined: between two turns something else may have changed what they mean.
     const last = items.at(-1);
-    const joined = last
-      ? (joinTurns(last.explanation, explanation) ?? joinRepeat(last.explanation, explanation))
-      : null;
+    const joined = last ? joinTold(last.explanation, explanation) : null;
     if (last && joined)
       items[items.length - 1] = { ...last, explanation: joined, ran: countRan(last.ran, ran) };
     else items.push({ key: explanation.seq, explanation, ran: countRan([], ran) });
@@ -32,10 +31,21 @@ export function accountItems(happenings: readonly Happening[]): readonly Account
  * What would only fill the account: a press that waits to become something, the pointer's way, releases that say
  * nothing.
  */
-function isWorthTelling({ outcome, event, changes }: Explanation): boolean {
-  if (outcome.kind === 'released') return outcome.silent;
+function isWorthTelling({ outcome, event, changes, strokes }: Explanation): boolean {
+  if (outcome.kind === 'released') {
+    // Something is sent by the release itself: that style, or an item of a menu that is let go on.
+    const chose = changes.some(({ kind }) => kind === 'radial-closed');
+    return outcome.silent || chose || sentOf(strokes).length > 0;
+  }
   if (event.kind === 'edited') return changes.length > 0;
+  // The pointer's way is no news; what it nudged is.
+  if (outcome.kind === 'moved') return outcome.nudged.length > 0 || changes.length > 0;
   return outcome.kind !== 'noted' && outcome.kind !== 'waiting';
+}
+
+/** Two neighbours told as one, where they belong together; null where they do not. */
+function joinTold(a: Explanation, b: Explanation): Explanation | null {
+  return joinTurns(a, b) ?? joinRepeat(a, b) ?? joinSlides(a, b) ?? joinGuarded(a, b);
 }
 
 /** Two turns of a control the same way, one soon after the other, as one; null where they are not. */
@@ -57,6 +67,34 @@ function joinTurns(a: Explanation, b: Explanation): Explanation | null {
     outcome: { ...b.outcome, steps: a.outcome.steps + b.outcome.steps },
     strokes: [...a.strokes, ...b.strokes],
   };
+}
+
+/** A slider on its way is told once, with where it is now: its last value, and all the steps it made. */
+function joinSlides(a: Explanation, b: Explanation): Explanation | null {
+  if (a.outcome.kind !== 'slid' || b.outcome.kind !== 'slid') return null;
+  if (a.event.kind !== 'position' || b.event.kind !== 'position') return null;
+  if (a.event.device !== b.event.device || a.event.control !== b.event.control) return null;
+  if (b.t - a.t > TOGETHER_MS) return null;
+  const isMessage = ({ kind }: Explanation['strokes'][number]) => kind === 'message';
+  return {
+    ...b,
+    outcome: {
+      ...b.outcome,
+      steps: a.outcome.steps + b.outcome.steps,
+      stepped: b.outcome.stepped ?? a.outcome.stepped,
+    },
+    strokes: [...a.strokes.filter((stroke) => !isMessage(stroke)), ...b.strokes],
+  };
+}
+
+/** A press that asked for more is one with what became of it. */
+function joinGuarded(a: Explanation, b: Explanation): Explanation | null {
+  if (a.outcome.kind !== 'guarded' || !a.outcome.asks) return null;
+  const after = b.outcome.kind === 'pressed' || b.outcome.kind === 'guarded' ? b.outcome.resolution : null;
+  const { device, control, trigger } = a.outcome.resolution;
+  if (after?.device !== device || after.control !== control || after.trigger !== trigger) return null;
+  // The hand pressed once, whatever came of it by its release or by time.
+  return { ...b, event: a.event };
 }
 
 /** A press sent again is told with the press. */

@@ -1,15 +1,12 @@
 import Button from '@mui/material/Button';
-import IconButton from '@mui/material/IconButton';
-import OutlinedInput from '@mui/material/OutlinedInput';
 import { styled } from '@mui/material/styles';
-import { addPhrase, type Control, cutName, type Device, takesPhrases } from '@nimble-lever/core/devices';
-import { Trash2, X } from 'lucide-react';
+import { addPhrase, type Device, takesPhrases } from '@nimble-lever/core/devices';
 import { useEffect, useRef } from 'react';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppSelector } from '../../app/store.ts';
-import { useDraft } from '../../app/useDraft.ts';
+import { ControlFields } from './ControlFields.tsx';
 import { usesOf } from './controlUses.ts';
-import { type DeviceEdits, useDeviceEdits } from './useDeviceEdits.ts';
+import { useDeviceEdits } from './useDeviceEdits.ts';
 import { WORDS } from './words.ts';
 
 const List = styled('ul')(({ theme: { vars } }) => ({
@@ -65,6 +62,12 @@ export function ControlsTab({ device, profile, layer, selected, lit, onSelect }:
   const setup = useAppSelector(selectSetup);
   const edits = useDeviceEdits(device);
   const list = useRef<HTMLUListElement>(null);
+  const addNew = () => {
+    const next = addPhrase(device, newPhrase(device));
+    edits.change(next);
+    const added = next.controls.at(-1);
+    if (added) onSelect(added.id);
+  };
   // biome-ignore lint/correctness/useExhaustiveDependencies: another selected one comes into sight.
   useEffect(() => {
     list.current?.querySelector('[data-selected=true]')?.scrollIntoView({ block: 'nearest' });
@@ -99,68 +102,17 @@ export function ControlsTab({ device, profile, layer, selected, lit, onSelect }:
       })}
       {takesPhrases(device.kind) && (
         <li style={{ padding: '10px 14px', borderBottom: 0 }}>
-          <Button onClick={() => edits.change(addPhrase(device, WORDS.newPhrase))}>{WORDS.addPhrase}</Button>
+          <Button onClick={addNew}>{WORDS.addPhrase}</Button>
         </li>
       )}
     </List>
   );
 }
 
-/** One control, and how it was when the device came, so that it can be put back. */
-interface FieldsProps {
-  readonly control: Control;
-  readonly edits: DeviceEdits;
-  readonly came: Device | null;
-}
-
-/** What can be changed of a control: how it is called, and for a voice what is said. */
-function ControlFields({ control, edits, came }: FieldsProps) {
-  const name = useDraft(control.name, (text) => {
-    if (text.trim()) edits.setControl({ ...control, name: text.trim() });
-  });
-  const phrase = useDraft(control.phrase ?? '', (text) => {
-    const said = text.trim();
-    // A phrase is called what is said, cut to what a name may be.
-    if (said) edits.setControl({ ...control, name: cutName(said), phrase: said });
-  });
-  // Controls that came with the device stay: without them it would not be the device.
-  const isOwn = !came?.controls.some(({ id }) => id === control.id);
-  return (
-    <div className="edit">
-      {control.phrase === null ? (
-        <OutlinedInput
-          {...name}
-          inputProps={{ 'aria-label': WORDS.controlName(control.name), maxLength: 60 }}
-          sx={{ width: 180 }}
-        />
-      ) : (
-        <OutlinedInput
-          {...phrase}
-          inputProps={{ 'aria-label': WORDS.phraseOf(control.name), maxLength: 200 }}
-          sx={{ width: 260 }}
-        />
-      )}
-      {isOwn && (
-        <IconButton
-          aria-label={WORDS.removeControl(control.name)}
-          onClick={() => edits.removeControl(control.id)}
-        >
-          <Trash2 size={15} aria-hidden />
-        </IconButton>
-      )}
-      {control.heardAs.map((id) => (
-        <span key={id} className="heard">
-          {WORDS.heardAs} {id.replaceAll('/', ' ')}
-          <IconButton
-            aria-label={WORDS.forget(id)}
-            onClick={() =>
-              edits.setControl({ ...control, heardAs: control.heardAs.filter((own) => own !== id) })
-            }
-          >
-            <X size={13} aria-hidden />
-          </IconButton>
-        </span>
-      ))}
-    </div>
-  );
+/** A phrase that is not said yet, so that the new one is heard as soon as it has words of its own. */
+function newPhrase({ controls }: Device): string {
+  const said = new Set(controls.map(({ phrase }) => phrase));
+  let phrase: string = WORDS.newPhrase;
+  for (let i = 2; said.has(phrase); i++) phrase = `${WORDS.newPhrase} ${i}`;
+  return phrase;
 }

@@ -45,6 +45,9 @@ export const WORDS = {
   controlName: (name: string) => `Name of ${name}`,
   phraseOf: (name: string) => `Words of ${name}`,
   addPhrase: 'Add a phrase',
+  wordingsHint: 'Further wordings of the same behind a bar: Next shot | Next one',
+  phraseTaken: (wording: string, by: string) =>
+    `“${wording}” is said for ${by} already. Nothing was changed.`,
   newPhrase: 'New phrase',
   heardAs: 'heard as',
   forget: (id: string) => `Hear it no longer as ${id}`,

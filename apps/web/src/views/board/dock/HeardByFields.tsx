@@ -34,6 +34,7 @@ export function HeardByFields({ edits }: { readonly edits: CellEdits }) {
     ...cellTarget,
     place: `${cellTarget.place} heard`,
     action: off.sends,
+    latched: false,
     pair: null,
     setAction: (sends) => setBehaviour({ ...off, sends }),
   };

@@ -3,6 +3,7 @@ import OutlinedInput from '@mui/material/OutlinedInput';
 import { Play } from 'lucide-react';
 import { useNavigate } from 'react-router';
 import { useDraft } from '../../../app/useDraft.ts';
+import type { Asked } from '../../../practice/asked.ts';
 import { WORDS } from '../words.ts';
 import { Section } from './Section.tsx';
 import type { CellEdits } from './useCellEdits.ts';
@@ -11,6 +12,9 @@ import type { CellEdits } from './useCellEdits.ts';
 export function NoteSection({ edits }: { readonly edits: CellEdits }) {
   const { binding, setNote } = edits;
   const navigate = useNavigate();
+  // What is to be tried is in sight there: the program of this column in front, and this row's device.
+  const { slot, column } = edits.cell;
+  const asked: Asked = { program: column.profile.program, device: slot.device };
   // Typed as a draft: a note of forty words is one edit, not two hundred.
   const note = useDraft(binding?.note ?? '', (text) => setNote(text.trim() || null));
   return (
@@ -30,7 +34,7 @@ export function NoteSection({ edits }: { readonly edits: CellEdits }) {
         variant="contained"
         startIcon={<Play size={16} aria-hidden />}
         sx={{ alignSelf: 'flex-start', marginTop: 1 }}
-        onClick={() => navigate('/rehearse')}
+        onClick={() => navigate('/rehearse', { state: asked })}
       >
         {WORDS.rehearse}
       </Button>
