@@ -81,6 +81,36 @@ test('Ctrl+K finds a command and goes to the control that runs it, from any view
   await expect(cell(page, 'Press', 'Hushbox')).toHaveAttribute('aria-selected', 'true');
 });
 
+test('Find shows what was hidden, forgives a slip, and finds views, layers, triggers and actions', async ({
+  app,
+  quietPage: page,
+}) => {
+  await open(page, app.address, 'board');
+  const find = async (typed: string) => {
+    await page.keyboard.press('Control+k');
+    await expect(page.getByRole('dialog', { name: 'Find anything' })).toBeVisible();
+    await page.keyboard.type(typed);
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('dialog', { name: 'Find anything' })).toBeHidden();
+  };
+  // A column that was put away, and a search that shows nothing of it.
+  await page.getByRole('button', { name: 'Column Hushbox' }).click();
+  await page.getByRole('menuitem', { name: 'Hide' }).click();
+  await expect(page.getByRole('columnheader', { name: /Hushbox/ })).toBeHidden();
+  await page.getByRole('textbox', { name: 'Search the Board' }).fill('pedal');
+  await find('splt here');
+  await expect(cell(page, 'Press', 'Hushbox')).toBeFocused();
+
+  await find('key 5, hold');
+  await expect(cell(page, 'Key 5, hold', 'Hushbox').or(cell(page, 'Hold', 'Hushbox'))).toBeFocused();
+  await find('far');
+  await expect(page.getByRole('tab', { name: 'Far' })).toHaveAttribute('aria-selected', 'true');
+  await find('dark');
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
+  await find('rehear');
+  await expect(page.getByRole('region', { name: 'Practice desk' })).toBeVisible();
+});
+
 test('undo of an edit after a reload', async ({ app, quietPage: page }) => {
   await open(page, app.address, 'board');
   const takes = cell(page, 'Press', 'Larkframe');

@@ -25,7 +25,7 @@ const PAGE = ['react', 'react-dom', 'react-redux', 'react-router', '@mui', '@red
 export const ROOMS = [
   [ROOT_FILES, [], []],
   [core('keys')[0], [ROOT_FILES], ['zod']],
-  [core('devices')[0], [ROOT_FILES, ...core('keys')], ['zod']],
+  [core('devices')[0], [ROOT_FILES, ...core('keys')], ['zod', 'fastest-levenshtein']],
   [core('drawing')[0], [], []],
   [core('setup')[0], [ROOT_FILES, ...core('keys', 'devices')], ['zod']],
   [core('resolve')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup')], ['zod']],
@@ -68,7 +68,11 @@ export const ROOMS = [
 
   [web('workers')[0], [ROOT_FILES, ...ALL_OF_CORE], ['zod']],
   [web('pieces')[0], [ROOT_FILES, ...ALL_OF_CORE], [...PAGE, 'chart.js']],
-  [web('app')[0], [ROOT_FILES, ...ALL_OF_CORE, 'packages/session/src', ...web('pieces', 'workers')], PAGE],
+  [
+    web('app')[0],
+    [ROOT_FILES, ...ALL_OF_CORE, 'packages/session/src', ...web('pieces', 'workers')],
+    [...PAGE, 'fuse.js'],
+  ],
   [web('practice')[0], [ROOT_FILES, ...ALL_OF_CORE, 'packages/session/src', ...web('pieces', 'app')], PAGE],
   [web('editors')[0], [ROOT_FILES, ...ALL_OF_CORE, ...web('pieces', 'app')], [...PAGE, '@dnd-kit']],
   // A view imports no other view.

@@ -1,13 +1,15 @@
 import Autocomplete from '@mui/material/Autocomplete';
 import Dialog from '@mui/material/Dialog';
-import { styled } from '@mui/material/styles';
+import { styled, useColorScheme } from '@mui/material/styles';
 import TextField from '@mui/material/TextField';
+import { useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Keycap } from '../../pieces/Keycap.tsx';
 import { WORDS } from '../shell/words.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
 import type { FindSource, Found } from './findSource.ts';
 import { matching } from './matching.ts';
+import { PAGE_FOUND } from './places.ts';
 
 /** The same empty list each time, so that nothing is drawn anew for it. */
 const NOTHING: readonly Found[] = [];
@@ -31,9 +33,19 @@ interface Props {
 export function FindDialog({ source, open, onClose }: Props) {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
-  const items = useAppSelector((state) => (open ? source.items(state) : NOTHING));
+  const { setMode } = useColorScheme();
+  const [went, setWent] = useState(false);
+  // A new field each time: called again while the dialog still closes, it would go on with what was typed before.
+  const opened = useRef({ open: false, times: 0 });
+  if (open && !opened.current.open) opened.current.times += 1;
+  opened.current.open = open;
+  const own = useAppSelector((state) => (open ? source.items(state) : NOTHING));
+  const items = useMemo(() => [...PAGE_FOUND, ...own], [own]);
   const go = (item: Found) => {
-    void navigate(dispatch(item.go));
+    setWent(true);
+    if (item.theme) setMode(item.theme);
+    const path = dispatch(item.go);
+    if (path !== null) void navigate(path);
     onClose();
   };
   return (
@@ -42,13 +54,22 @@ export function FindDialog({ source, open, onClose }: Props) {
       onClose={onClose}
       fullWidth
       maxWidth="sm"
+      transitionDuration={0}
+      // The cell that had the keys would be selected again by getting them back, in place of what was chosen.
+      disableRestoreFocus={went}
       slotProps={{
         // The paper is the dialog: a name on the root is read by nobody.
         paper: { 'aria-label': WORDS.find, sx: { position: 'absolute', top: 60, padding: 3 } },
-        transition: { onExited: source.focus },
+        transition: {
+          onEnter: () => setWent(false),
+          onExited: () => {
+            if (went) source.focus();
+          },
+        },
       }}
     >
       <Autocomplete<Found>
+        key={opened.current.times}
         open
         options={items}
         getOptionLabel={({ name }) => name}

@@ -10,8 +10,12 @@ export interface Found {
   readonly shortcut: string | null;
   /** Further words beside it. */
   readonly hint: string | null;
-  /** Chooses it; gives the path of the view that shows it. */
-  readonly go: AppThunk<string>;
+  /** Further words it is found by, which are not shown. */
+  readonly also?: string;
+  /** The theme it chooses, for an item that does. */
+  readonly theme?: 'system' | 'light' | 'dark';
+  /** Chooses it; gives the path of the view that shows it, or null for what is done where one is. */
+  readonly go: AppThunk<string | null>;
 }
 
 /** What Find finds: given by the view that has it, so that the shell need not know that view. */

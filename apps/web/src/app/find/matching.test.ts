@@ -34,3 +34,11 @@ test('no more than can be shown', () => {
     ),
   ).toHaveLength(40);
 });
+
+test.each([
+  ['tkae a note', 'Take a note'],
+  ['play or stpo', 'Play or stop'],
+  ['retake teh frame', 'Retake the frame'],
+])('a slip is forgiven: “%s” finds %s', (typed, first) => {
+  expect(matching(ITEMS, typed)[0]?.name).toBe(first);
+});

@@ -1,12 +1,12 @@
 import { createSelector } from '@reduxjs/toolkit';
 import type { FindSource, Found } from '../../app/find/findSource.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
-import type { RootState } from '../../app/store.ts';
-import { cellSelected, selectBoardState } from './boardSlice.ts';
+import type { AppThunk, RootState } from '../../app/store.ts';
+import { cellSelected, layerShown, searched, selectBoardState, viewChanged } from './boardSlice.ts';
 import { type FindItem, findItems } from './findItems.ts';
 import { WORDS } from './words.ts';
 
-/** Every control and command of the Board, for Find. */
+/** Everything of the Board, for Find: controls, commands, layers, radial menus, macros. */
 export const boardFinder: FindSource = {
   items: createSelector(
     [
@@ -16,8 +16,11 @@ export const boardFinder: FindSource = {
     ],
     (setup, profile) => findItems(setup, profile).map(foundOf),
   ),
-  focus: () => document.querySelector<HTMLElement>('[role=gridcell][aria-selected=true]')?.focus(),
+  focus: () => document.querySelector<HTMLElement>('[role=gridcell][data-current=true]')?.focus(),
 };
+
+/** What nothing runs yet is worth as much as what something does: that is what one looks for. */
+const REACHED: ReadonlySet<FindItem['kind']> = new Set(['command', 'menu', 'macro']);
 
 function foundOf({ key, kind, name, owner, shortcut, control, slot }: FindItem): Found {
   return {
@@ -25,12 +28,26 @@ function foundOf({ key, kind, name, owner, shortcut, control, slot }: FindItem):
     name,
     owner,
     shortcut,
-    // A command nothing runs is worth as much as one that something does: that is what one looks for.
-    hint: kind === 'command' ? (control ?? WORDS.noControl) : null,
-    go: (dispatch) => {
-      // Selected first and then shown: the Board opens with the cell in sight.
-      dispatch(cellSelected(slot));
-      return '/board';
-    },
+    hint: REACHED.has(kind) ? (control ?? WORDS.noControl) : null,
+    go: slot ? goTo(slot) : goToLayer(key.slice('layer '.length)),
   };
 }
+
+/** Shows a cell, whatever hides it: a search, what is not set, a column that was put away. */
+const goTo =
+  (slot: NonNullable<FindItem['slot']>): AppThunk<string> =>
+  (dispatch, getState) => {
+    const { hidden } = selectBoardState(getState()).view;
+    dispatch(searched(''));
+    dispatch(viewChanged({ onlySet: false, hidden: hidden.filter((id) => id !== slot.profile) }));
+    // Selected first and then shown: the Board opens with the cell in sight.
+    dispatch(cellSelected(slot));
+    return '/board';
+  };
+
+const goToLayer =
+  (layer: string): AppThunk<string> =>
+  (dispatch) => {
+    dispatch(layerShown(layer));
+    return '/board';
+  };

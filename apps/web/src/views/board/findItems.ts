@@ -1,109 +1,191 @@
-import { mainTriggersOf, type Trigger } from '@nimble-lever/core/devices';
+import type { Trigger } from '@nimble-lever/core/devices';
+import { triggersOf } from '@nimble-lever/core/devices';
 import { profileChain, resolveBehaviour } from '@nimble-lever/core/resolve';
 import {
+  type Action,
   BASE_LAYER,
   type Command,
   EVERYWHERE,
+  type Profile,
   profileOf,
   type Setup,
   type Slot,
+  slotOf,
 } from '@nimble-lever/core/setup';
-import { describeAction, profileName, triggerName } from '@nimble-lever/core/words';
+import {
+  describeActionIn,
+  layerName,
+  macroName,
+  profileName,
+  radialMenuName,
+  triggerName,
+  triggerNameIn,
+} from '@nimble-lever/core/words';
 
-/** Something that can be found: a control's row, or a command with the control that runs it, if any does. */
+/** Something of the Board that can be found. */
 export interface FindItem {
   readonly key: string;
-  readonly kind: 'control' | 'command';
+  readonly kind: 'control' | 'command' | 'layer' | 'menu' | 'macro';
   readonly name: string;
-  /** The device of a control, the program of a command. */
+  /** The device of a control, the program of a command; for others the kind of thing it is. */
   readonly owner: string;
   /** In our notation. */
   readonly shortcut: string | null;
-  /** The control that runs a command; null where none does, or for a control. */
+  /** The control that runs it, in words; null where none does, or for a control. */
   readonly control: string | null;
-  /** The cell to go to. */
-  readonly slot: Slot;
+  /** The cell to go to; null for a layer, which is shown as it is. */
+  readonly slot: Slot | null;
 }
 
-/** Everything on the Board by name. A control is found in the column of `profile`. */
+/** Everything on the Board by name. A control is found in the column of `profile`, by each of its triggers. */
 export function findItems(setup: Setup, profile: string): readonly FindItem[] {
-  const places = setup.devices.flatMap((device) =>
+  return [...commandItems(setup), ...partItems(setup), ...layerItems(setup), ...controlItems(setup, profile)];
+}
+
+/** Every way of using every control. */
+function controlItems(setup: Setup, profile: string): readonly FindItem[] {
+  return setup.devices.flatMap((device) =>
     device.controls.flatMap((control) =>
-      mainTriggersOf(control).map((trigger) => ({
-        device,
-        control,
-        trigger,
-        name: triggerName(control, trigger),
-      })),
+      triggersOf(control).map((trigger): FindItem => {
+        const slot = { profile, layer: BASE_LAYER, device: device.id, control: control.id, trigger };
+        return {
+          key: `control ${device.id}/${control.id}/${trigger}`,
+          kind: 'control',
+          name: triggerName(control, trigger),
+          owner: device.name,
+          shortcut: null,
+          control: null,
+          slot,
+        };
+      }),
     ),
   );
-  const slotOf = (place: (typeof places)[number], of: string): Slot => ({
-    profile: of,
-    layer: BASE_LAYER,
-    device: place.device.id,
-    control: place.control.id,
-    trigger: place.trigger as Trigger,
+}
+
+/** Every command, with the control that reaches it: in its program, through Everywhere, in a layer, or by a menu. */
+function commandItems(setup: Setup): readonly FindItem[] {
+  const lists = [{ profile: EVERYWHERE, commands: setup.commonCommands }].concat(
+    setup.programs.map(({ id, commands }) => ({ profile: profileOf(setup, id)?.id ?? EVERYWHERE, commands })),
+  );
+  return lists.flatMap(({ profile, commands }) => {
+    const reached = reachedIn(setup, profile);
+    return commands.map((command): FindItem => {
+      const slot = reached.get(command.id) ?? null;
+      return {
+        key: `command ${command.id}`,
+        kind: 'command',
+        name: command.name,
+        owner: profileName(setup, profile),
+        shortcut: command.shortcut,
+        control: slot && whereWords(setup, slot),
+        slot: slot ? { ...slot, profile } : firstSlot(setup, profile),
+      };
+    });
   });
-  const controls = places.map((place): FindItem => {
-    const slot = slotOf(place, profile);
-    const key = `control ${slot.device}/${slot.control}/${slot.trigger}`;
-    return {
-      key,
-      kind: 'control',
-      name: place.name,
-      owner: place.device.name,
-      shortcut: null,
-      control: null,
-      slot,
-    };
-  });
-  const commands = [{ profile: EVERYWHERE, list: setup.commonCommands }]
-    .concat(
-      setup.programs.map(({ id, commands: list }) => ({
-        profile: profileOf(setup, id)?.id ?? EVERYWHERE,
-        list,
-      })),
-    )
-    .flatMap(({ profile: of, list }) => list.map((command) => ({ of, command })));
-  // The first control that runs a command, in the order of the rig: one place to go to is enough.
-  const running = new Map<string, (typeof places)[number]>();
-  for (const of of new Set(commands.map((entry) => entry.of))) {
-    // Once a profile, not once a command: thousands of commands are looked through at every key.
-    const chain = profileChain(setup, of);
-    for (const place of places) {
-      const command = commandAt(setup, chain, place);
-      if (command && !running.has(`${of} ${command.id}`)) running.set(`${of} ${command.id}`, place);
+}
+
+/**
+ * By command: the slot that reaches it when a profile applies. Looked up as the engine does, so that what a program sets
+ * over Everywhere hides what is there; the first in the order of the rig counts.
+ */
+function reachedIn(setup: Setup, id: string): ReadonlyMap<string, Slot> {
+  const chain = profileChain(setup, id);
+  const [column] = chain;
+  const reached = new Map<string, Slot>();
+  if (!column) return reached;
+  const keys = new Set(chain.flatMap(({ bindings }) => Object.keys(bindings)));
+  for (const slot of inRigOrder(
+    setup,
+    [...keys].flatMap((key) => slotOf(id, key) ?? []),
+  )) {
+    const layers = slot.layer === BASE_LAYER ? [BASE_LAYER] : [slot.layer, BASE_LAYER];
+    const { decided } = resolveBehaviour(chain, layers, slot.device, slot.control, slot.trigger);
+    const owner = decided && setup.profiles[decided.profile];
+    const behaviour = decided?.binding.behaviour;
+    if (!owner || behaviour?.kind !== 'action') continue;
+    for (const command of commandsOf(setup, column, owner, behaviour.action)) {
+      if (!reached.has(command.id)) reached.set(command.id, slot);
     }
   }
-  const first = places[0];
-  return [
-    ...commands.flatMap(({ of, command }): FindItem[] => {
-      const place = running.get(`${of} ${command.id}`);
-      const slot = place ?? first;
-      if (!slot) return [];
-      return [
-        {
-          key: `command ${command.id}`,
-          kind: 'command',
-          name: command.name,
-          owner: profileName(setup, of),
-          shortcut: command.shortcut,
-          control: place ? `${place.device.name}, ${place.name.toLowerCase()}` : null,
-          slot: slotOf(slot, of),
-        },
-      ];
+  return reached;
+}
+
+/** The commands an action runs in a column: its own, or those of the menu it opens. */
+function commandsOf(setup: Setup, column: Profile, owner: Profile, action: Action): readonly Command[] {
+  if (action.kind !== 'radial') {
+    const { command } = describeActionIn(setup, column, owner, action);
+    return command ? [command] : [];
+  }
+  const items = setup.radialMenus.find(({ id }) => id === action.menu)?.items ?? [];
+  return items.flatMap((item) => describeActionIn(setup, column, owner, item.action).command ?? []);
+}
+
+/** Radial menus and macros, with the control that opens or runs them. */
+function partItems(setup: Setup): readonly FindItem[] {
+  const slots = Object.values(setup.profiles).flatMap(({ id, bindings }) =>
+    Object.entries(bindings).flatMap(([key, { behaviour }]) => {
+      const slot = slotOf(id, key);
+      return slot && behaviour.kind === 'action' ? [{ slot, action: behaviour.action }] : [];
     }),
-    ...controls,
+  );
+  const item = (kind: 'menu' | 'macro', id: string, name: string, owner: string): FindItem => {
+    const isIt = (action: Action) =>
+      kind === 'menu'
+        ? action.kind === 'radial' && action.menu === id
+        : action.kind === 'macro' && action.macro === id;
+    const slot = slots.find(({ action }) => isIt(action))?.slot ?? null;
+    return {
+      key: `${kind} ${id}`,
+      kind,
+      name,
+      owner,
+      shortcut: null,
+      control: slot && whereWords(setup, slot),
+      slot: slot ?? firstSlot(setup, EVERYWHERE),
+    };
+  };
+  return [
+    ...setup.radialMenus.map(({ id }) => item('menu', id, radialMenuName(setup, id), 'Radial menu')),
+    ...setup.macros.map(({ id }) => item('macro', id, macroName(setup, id), 'Macro')),
   ];
 }
 
-function commandAt(
-  setup: Setup,
-  chain: ReturnType<typeof profileChain>,
-  { device, control, trigger }: { device: { id: string }; control: { id: string }; trigger: Trigger },
-): Command | null {
-  const { decided } = resolveBehaviour(chain, [BASE_LAYER], device.id, control.id, trigger);
-  const owner = decided ? setup.profiles[decided.profile] : undefined;
-  if (!owner || decided?.binding.behaviour.kind !== 'action') return null;
-  return describeAction(setup, owner, decided.binding.behaviour.action).command;
+function layerItems({ layers }: Setup): readonly FindItem[] {
+  return layers.map(({ id, name }) => ({
+    key: `layer ${id}`,
+    kind: 'layer',
+    name,
+    owner: 'Layer',
+    shortcut: null,
+    control: null,
+    slot: null,
+  }));
+}
+
+/** Where something is reached: `Bench dial, press`, and in which layer where that is not the base. */
+function whereWords(setup: Setup, { device, control, trigger, layer }: Slot): string {
+  const name = setup.devices.find(({ id }) => id === device)?.name ?? device;
+  const inLayer = layer === BASE_LAYER ? '' : `, layer ${layerName(setup, layer)}`;
+  return `${name}, ${triggerNameIn(setup, device, control, trigger).toLowerCase()}${inLayer}`;
+}
+
+/** Somewhere to begin, for what nothing reaches yet: the first control of the rig. */
+function firstSlot({ devices }: Setup, profile: string): Slot | null {
+  const [device] = devices;
+  const control = device?.controls[0];
+  const trigger: Trigger | undefined = control && triggersOf(control)[0];
+  if (!device || !control || !trigger) return null;
+  return { profile, layer: BASE_LAYER, device: device.id, control: control.id, trigger };
+}
+
+/** Slots by the order of devices, controls and triggers, the base layer first. */
+function inRigOrder(setup: Setup, slots: readonly Slot[]): readonly Slot[] {
+  const place = new Map<string, number>();
+  for (const device of setup.devices)
+    for (const control of device.controls)
+      for (const trigger of triggersOf(control))
+        place.set(`${device.id}/${control.id}/${trigger}`, place.size);
+  const rank = ({ layer, device, control, trigger }: Slot) =>
+    (place.get(`${device}/${control}/${trigger}`) ?? place.size) + (layer === BASE_LAYER ? 0 : place.size);
+  return slots.toSorted((a, b) => rank(a) - rank(b));
 }
