@@ -50,10 +50,7 @@ export async function scrollBoard(): Promise<Scrolled> {
       setup: largeSetup(19, 150),
       history: { entries: [], more: false },
     };
-    await page.route('**/api/set-ups', (route) =>
-      route.fulfill({ json: [{ id: 'large', name: 'Large', revision: 0 }] }),
-    );
-    await page.route(/\/api\/set-ups\/large/, (route) => route.fulfill({ json: stored }));
+    await page.route(/\/api\/set-up(\?|$)/, (route) => route.fulfill({ json: stored }));
     await page.goto(`http://127.0.0.1:${port}/board`);
     await page.getByRole('grid').waitFor();
     // Once to warm up: what is measured is scrolling, not the first drawing of everything.

@@ -3,6 +3,7 @@ import { demoSetup } from '@nimble-lever/core/setup';
 import { scrollBoard } from './boardScroll.ts';
 import { timeCompile, timeFront, timeRecompile } from './compiling.ts';
 import { memoryGrowth, timeEvents } from './events.ts';
+import { type FirstView, firstViews } from './firstView.ts';
 import { timeDecode, timeParse } from './hid.ts';
 import { largeSetup } from './largeSetup.ts';
 import { measureStore } from './store.ts';
@@ -19,6 +20,24 @@ const machine = `${cpus()[0]?.model ?? 'unknown'}, Node.js ${process.version}`;
 
 if (!process.argv.includes('store')) await engine();
 const server = process.env.BENCH_DATABASE_URL;
+if (server && !process.argv.includes('engine')) {
+  const views = await firstViews(server);
+  if (json) console.log(JSON.stringify({ machine, firstView: views }, null, 2));
+  else {
+    const row = (what: string, { bytes, paint, cell }: FirstView) => ({
+      what,
+      'kB sent': Math.round(bytes / 1000),
+      'first paint, ms': Math.round(paint),
+      'first cell, ms': Math.round(cell),
+    });
+    console.log('The first view, cold, beside an empty page of the same libraries in the same run:');
+    console.table([row('the Board', views.page), row('an empty page', views.empty)]);
+    const { paint, cell } = views.ratio;
+    console.log(
+      `Board ÷ empty page: first paint ${paint.toFixed(2)}, first cell ${cell.toFixed(2)} (aim: at most 1.6)`,
+    );
+  }
+}
 if (server && !process.argv.includes('engine')) {
   const rows = await measureStore(server);
   console.log(json ? JSON.stringify({ machine, store: rows }, null, 2) : machine);

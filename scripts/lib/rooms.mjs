@@ -59,7 +59,7 @@ export const ROOMS = [
   [
     server('http')[0],
     [...ALL_OF_CORE, ...server('config.ts', 'problem', 'worker', 'routes')],
-    ['express', 'helmet', 'pino', 'pino-http', 'node:'],
+    ['express', 'express-static-gzip', 'helmet', 'pino', 'pino-http', 'node:'],
   ],
   [server('testing')[0], [...ALL_OF_CORE, 'scripts/lib'], ['fast-check', 'node:']],
   ['apps/server/src', server('config.ts', 'http', 'live', 'worker', 'problem'), ['pino', 'zod', 'node:']],

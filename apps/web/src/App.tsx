@@ -11,9 +11,9 @@ import { Shell } from './app/shell/Shell.tsx';
 import { WORDS } from './app/shell/words.ts';
 import type { AppStore } from './app/store.ts';
 import { theme } from './app/theme/theme.ts';
+import { BoardPage } from './views/board/BoardPage.tsx';
 import { boardFinder } from './views/board/boardFinder.ts';
 
-const BoardPage = lazy(async () => ({ default: (await import('./views/board/BoardPage.tsx')).BoardPage }));
 const RehearsePage = lazy(async () => ({
   default: (await import('./views/rehearse/RehearsePage.tsx')).RehearsePage,
 }));
@@ -46,7 +46,8 @@ export function App({ store }: { readonly store: AppStore }) {
 }
 
 /**
- * The views by their addresses. Each is read when it is first asked for, so that none weighs on the first.
+ * The views by their addresses. Each is read when it is first asked for, so that none weighs on the first; only the Board,
+ * which is the first, comes with the page: React shows what it had to wait for 0.3 s after what it showed meanwhile.
  */
 function Views() {
   const notFound = (

@@ -1,5 +1,6 @@
 import path from 'node:path';
 import express, { type Express } from 'express';
+import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
@@ -7,7 +8,7 @@ import type { Config } from '../config.ts';
 import { Problem } from '../problem/problem.ts';
 import { apiRoutes } from '../routes/apiPage.ts';
 import { healthRoute } from '../routes/health.ts';
-import { setUpRoutes } from '../routes/setUps.ts';
+import { firstSetUpRoute, setUpRoutes } from '../routes/setUps.ts';
 import type { StoreClient } from '../worker/storeClient.ts';
 import type { Access } from './access.ts';
 import { answerProblems } from './answerProblems.ts';
@@ -46,6 +47,7 @@ export function createApp({ config, store, access, version, furtherHosts, log }:
   );
   api.use(access.guard);
   api.use('/set-ups', setUpRoutes(store));
+  api.use('/set-up', firstSetUpRoute(store));
   api.use(apiRoutes(version));
   app.use('/api', api);
   app.use(access.guard);
@@ -74,10 +76,20 @@ const contentPolicy = {
 
 /** Files with a hash in their name never change; the page itself is asked for each time. */
 function servePage(app: Express, dist: string): void {
-  app.use('/assets', express.static(path.join(dist, 'assets'), { immutable: true, maxAge: '1y' }));
+  app.use(
+    '/assets',
+    // Compressed when they were built: brotli for who takes it, else gzip, else as they are.
+    expressStaticGzip(path.join(dist, 'assets'), {
+      enableBrotli: true,
+      orderPreference: ['br', 'gz'],
+      index: false,
+      serveStatic: { immutable: true, maxAge: '1y' },
+    }),
+  );
   app.use(express.static(dist, { index: false }));
-  // Any other address is a view of the page, which finds it itself.
+  // Any other address is a view of the page, which finds it itself. From its folder, as one whose path has a name with
+  // a dot would not be sent else.
   app.get(/^\/(?!(?:api|assets)(?:\/|$))/, (_request, response) => {
-    response.set('Cache-Control', 'no-cache').sendFile(path.join(dist, 'index.html'));
+    response.set('Cache-Control', 'no-cache').sendFile('index.html', { root: dist });
   });
 }

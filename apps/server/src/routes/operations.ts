@@ -106,6 +106,16 @@ export const OPERATIONS: readonly Operation[] = [
   },
   {
     method: 'get',
+    path: '/api/set-up',
+    id: 'readFirstSetUp',
+    does: 'The set-up that is shown first, as it is now, with the newest edits of an author where one is named.',
+    parameters: [author('Whose newest edits to give with it.')],
+    body: null,
+    answer: 'SetUp',
+    problems: { ...READING, ...DATABASE },
+  },
+  {
+    method: 'get',
     path: '/api/set-ups/{id}',
     id: 'readSetUp',
     does: 'A whole set-up as it is now, with the newest edits of an author where one is named.',

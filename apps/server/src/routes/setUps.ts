@@ -26,6 +26,15 @@ export function setUpRoutes(store: StoreClient): Router {
   return router;
 }
 
+/** The set-up that is shown first, by one request: a page that opens knows no ids. */
+export function firstSetUpRoute(store: StoreClient): Router {
+  const router = Router();
+  router.get('/', async ({ query }, response) => {
+    send(response, await store.ask({ kind: 'read-first', query: plain(query) }));
+  });
+  return router;
+}
+
 /** A query with nothing in it but what may go to another thread. */
 function plain(query: object): Query {
   return JSON.parse(JSON.stringify(query));

@@ -31,6 +31,11 @@ export async function answerText(store: SetupStore, ask: Ask): Promise<string> {
     case 'health':
     case 'list':
       return JSON.stringify(await store.list());
+    case 'read-first': {
+      const [first] = await store.list();
+      if (!first) throw new Problem(404, 'No set-up', 'The server has no set-up.');
+      return readText(store, first.id, ask.query);
+    }
     case 'read':
       return readText(store, readInput(idSchema, ask.id), ask.query);
     case 'entries':

@@ -2,6 +2,7 @@
 export type Ask =
   | { readonly kind: 'health' }
   | { readonly kind: 'list' }
+  | { readonly kind: 'read-first'; readonly query: Query }
   | { readonly kind: 'read'; readonly id: string; readonly query: Query }
   | { readonly kind: 'entries'; readonly id: string; readonly query: Query }
   | { readonly kind: 'append'; readonly id: string; readonly body: Uint8Array }

@@ -1,7 +1,9 @@
-import { styled } from '@mui/material/styles';
+import type { Theme } from '@mui/material/styles';
+import { displaySteps } from '@nimble-lever/core/keys';
 import type { Family } from '@nimble-lever/core/setup';
 import { FAMILY_NAMES } from '@nimble-lever/core/words';
-import { Keycap } from './Keycap.tsx';
+import { useContext } from 'react';
+import { KeyboardContext } from './keyboard.ts';
 
 /** What a cell of the Board shows. */
 export interface CellFace {
@@ -21,47 +23,79 @@ export interface CellFace {
   readonly base: string | null;
 }
 
-const Box = styled('div')<{ ownerState: { face: CellFace; same: boolean } }>(
-  ({ theme: { vars }, ownerState: { face, same } }) => {
-    const tokens = vars?.palette.tokens;
-    // A colour alone says nothing: the family is in the cell's words too (WCAG 2.2, 1.4.1).
-    const bar = face.source === 'set' && face.family ? tokens?.family[face.family] : 'transparent';
-    const hatch = `repeating-linear-gradient(135deg, ${tokens?.sunk} 0 6px, transparent 6px 12px)`;
-    return {
+/** How cells look, for the grid they are in: one sheet for all of them, as there are hundreds. */
+export function cellStyles({ theme: { vars, typography } }: { readonly theme: Theme }) {
+  const tokens = vars?.palette.tokens;
+  // A colour alone says nothing: the family is in the cell's words too (WCAG 2.2, 1.4.1).
+  const bars = Object.entries(tokens?.family ?? {}).map(([family, colour]) => [
+    `& .face[data-source=set][data-family=${family}]`,
+    { borderLeftColor: colour },
+  ]);
+  return {
+    '& .face': {
       height: '100%',
       display: 'flex',
       alignItems: 'center',
       gap: 8,
       padding: '0 8px 0 9px',
-      borderLeft: `4px solid ${bar}`,
-      color: face.source === 'set' ? tokens?.ink : tokens?.soft,
-      fontStyle: face.does === 'native' ? 'italic' : 'normal',
-      backgroundImage: face.does === 'off' ? hatch : 'none',
-      backgroundColor: same ? tokens?.accentTint : face.base ? tokens?.layerTint : 'transparent',
-      '& .name': { flex: 1, minWidth: 0, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' },
-      '& kbd': { opacity: 1, borderColor: face.source === 'set' ? undefined : tokens?.line },
-      '& .base': {
-        fontSize: 11,
-        maxWidth: '45%',
-        overflow: 'hidden',
-        textOverflow: 'ellipsis',
-        whiteSpace: 'nowrap',
-        color: tokens?.layer,
-      },
-      '& .note': { width: 6, height: 6, borderRadius: 3, flex: 'none', backgroundColor: tokens?.soft },
-    };
-  },
-);
+      borderLeft: '4px solid transparent',
+      color: tokens?.ink,
+    },
+    '& .face[data-source=inherited]': { color: tokens?.soft },
+    '& .face[data-does=native]': { fontStyle: 'italic' },
+    '& .face[data-does=off]': {
+      backgroundImage: `repeating-linear-gradient(135deg, ${tokens?.sunk} 0 6px, transparent 6px 12px)`,
+    },
+    '& .face[data-differs=true]': { backgroundColor: tokens?.layerTint },
+    '& [data-same=true] > .face': { backgroundColor: tokens?.accentTint },
+    ...Object.fromEntries(bars),
+    '& .face .name': {
+      flex: 1,
+      minWidth: 0,
+      overflow: 'hidden',
+      textOverflow: 'ellipsis',
+      whiteSpace: 'nowrap',
+    },
+    '& .face kbd': {
+      fontFamily: typography.mono,
+      fontSize: 12,
+      lineHeight: '16px',
+      whiteSpace: 'nowrap',
+      padding: '0 6px',
+      borderRadius: 4,
+      border: `1px solid ${vars?.palette.divider}`,
+      borderBottomWidth: 2,
+      backgroundColor: tokens?.background,
+    },
+    '& .face .base': {
+      fontSize: 11,
+      maxWidth: '45%',
+      overflow: 'hidden',
+      textOverflow: 'ellipsis',
+      whiteSpace: 'nowrap',
+      color: tokens?.layer,
+    },
+    '& .face .note': { width: 6, height: 6, borderRadius: 3, flex: 'none', backgroundColor: tokens?.soft },
+  } as const;
+}
 
 /** One cell of the Board: what a control does in a program, set here or coming from below. */
-export function Cell({ face, same }: { readonly face: CellFace; readonly same: boolean }) {
+export function Cell({ face }: { readonly face: CellFace }) {
+  const { platform, legends } = useContext(KeyboardContext);
+  const { name, source, does, family, base, hasNote, shortcut } = face;
   return (
-    <Box ownerState={{ face, same }}>
-      <span className="name">{face.name}</span>
-      {face.base && <span className="base">was {face.base}</span>}
-      {face.hasNote && <span className="note" />}
-      {face.shortcut && !face.base && <Keycap shortcut={face.shortcut} />}
-    </Box>
+    <div
+      className="face"
+      data-source={source}
+      data-does={does}
+      data-family={family}
+      data-differs={base !== null}
+    >
+      <span className="name">{name}</span>
+      {base && <span className="base">was {base}</span>}
+      {hasNote && <span className="note" />}
+      {shortcut && !base && <kbd>{displaySteps(shortcut, platform, legends)}</kbd>}
+    </div>
   );
 }
 

@@ -14,9 +14,9 @@ const Svg = styled('svg')(({ theme: { vars } }) => ({
 interface Props {
   readonly device: Device;
   readonly lit: ReadonlySet<string>;
-  /** Pixels. */
-  readonly width: number;
-  readonly height: number;
+  /** Pixels, or CSS lengths. */
+  readonly width: number | string;
+  readonly height: number | string;
 }
 
 /** A device so small that it can only be recognised: a picture beside its name. What is used lights up in it, too. */

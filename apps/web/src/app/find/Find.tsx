@@ -3,11 +3,12 @@ import { Search } from 'lucide-react';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { Keycap } from '../../pieces/Keycap.tsx';
 import { WORDS } from '../shell/words.ts';
+import { once, whenIdle } from '../whenIdle.ts';
 import type { FindSource } from './findSource.ts';
 
-/** Read beside the first view, so that what is typed right after Ctrl+K is not lost. */
-const dialog = import('./FindDialog.tsx');
-const FindDialog = lazy(async () => ({ default: (await dialog).FindDialog }));
+/** Read when the first view is drawn, so that what is typed right after Ctrl+K is not lost. */
+const readDialog = once(() => import('./FindDialog.tsx'));
+const FindDialog = lazy(async () => ({ default: (await readDialog()).FindDialog }));
 
 const Opener = styled('button')(({ theme: { vars } }) => ({
   display: 'flex',
@@ -32,6 +33,9 @@ const Opener = styled('button')(({ theme: { vars } }) => ({
 /** Finds any control or command and goes to its cell; Ctrl+K opens it from everywhere. */
 export function Find({ source }: { readonly source: FindSource }) {
   const [open, setOpen] = useState(false);
+  // Not before the first view: it is rarely called in the first second.
+  const [wanted, setWanted] = useState(false);
+  useEffect(() => whenIdle(() => setWanted(true)), []);
   useEffect(() => {
     const onKeyDown = (event: KeyboardEvent) => {
       if (!event.isTrusted || event.code !== 'KeyK' || !(event.ctrlKey || event.metaKey)) return;
@@ -50,7 +54,7 @@ export function Find({ source }: { readonly source: FindSource }) {
         <Keycap shortcut="Ctrl+K" />
       </Opener>
       <Suspense>
-        <FindDialog source={source} open={open} onClose={() => setOpen(false)} />
+        {(wanted || open) && <FindDialog source={source} open={open} onClose={() => setOpen(false)} />}
       </Suspense>
     </>
   );

@@ -3,10 +3,10 @@ import {
   type Entry,
   historySchema,
   problemSchema,
-  setUpListSchema,
   storedSchema,
 } from '@nimble-lever/core/setup';
 import type { z } from 'zod';
+import { takeEarly } from './early.ts';
 import { bare } from './setupState.ts';
 
 /** A set-up as the server gives it. */
@@ -29,9 +29,8 @@ const LIMIT_MS = 30_000;
 
 /** Reads the first set-up of the server, with an author's newest edits. Throws an error whose message can be shown. */
 export async function readFirstSetUp(author: string): Promise<Stored> {
-  const [first] = readAs(setUpListSchema, await getJson('/api/set-ups'));
-  if (!first) throw new Error('The server has no set-up.');
-  return readAs(storedSchema, await getJson(`/api/set-ups/${first.id}?author=${author}`));
+  const early = takeEarly();
+  return readAs(storedSchema, await getJson(`/api/set-up?author=${author}`, early));
 }
 
 /** An author's edits before a revision. Throws as `readFirstSetUp` does. */
@@ -51,8 +50,9 @@ function readAs<Schema extends z.ZodType>(schema: Schema, json: unknown): z.infe
 }
 
 /** An answer as JSON; a problem (RFC 9457) is thrown in its own words. */
-async function getJson(url: string): Promise<unknown> {
-  const response = await fetch(url, { signal: AbortSignal.timeout(LIMIT_MS) }).catch(() => {
+async function getJson(url: string, early?: Promise<Response>): Promise<unknown> {
+  const ask = () => fetch(url, { signal: AbortSignal.timeout(LIMIT_MS) });
+  const response = await (early?.catch(ask) ?? ask()).catch(() => {
     throw new Error(AWAY);
   });
   const body: unknown = await response.json().catch(() => null);

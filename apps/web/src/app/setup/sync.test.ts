@@ -54,7 +54,7 @@ async function fakeFetch(url: string, init?: { body?: string }): Promise<unknown
   if (!init?.body) {
     reads.push(url);
     if (stored === 'away') throw new TypeError('network');
-    return respond(200, url === '/api/set-ups' ? [{ id: 'one', name: 'x', revision: 0 }] : stored);
+    return respond(200, stored);
   }
   posts.push(JSON.parse(init.body));
   const answer = answers.shift() ?? 'away';

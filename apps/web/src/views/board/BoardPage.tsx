@@ -5,6 +5,7 @@ import { flushSync } from 'react-dom';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { useFlash } from '../../app/useFlash.ts';
+import { once, whenIdle } from '../../app/whenIdle.ts';
 import { BoardBar } from './BoardBar.tsx';
 import { rowKey } from './boardModel.ts';
 import { cellSelected, searched, selectBoardState, viewChanged } from './boardSlice.ts';
@@ -17,15 +18,12 @@ import { selectBoard, selectCell } from './useBoard.ts';
 import { useHeardControls } from './useHeardControls.ts';
 
 /**
- * Read at once, beside the matrix: nothing is edited before something is selected. Once it is here it is drawn without
+ * Read as soon as the matrix is drawn: nothing is edited before something is selected. Once it is here it is drawn without
  * waiting, so that what is typed right after Enter is not lost.
  */
-const dock = import('./dock/Dock.tsx');
-const LazyDock = lazy(async () => ({ default: (await dock).Dock }));
-let loaded: Awaited<typeof dock>['Dock'] | null = null;
-void dock.then((module) => {
-  loaded = module.Dock;
-});
+const readDock = once(() => import('./dock/Dock.tsx'));
+const LazyDock = lazy(async () => ({ default: (await readDock()).Dock }));
+let loaded: Awaited<ReturnType<typeof readDock>>['Dock'] | null = null;
 
 const CopyDialog = lazy(async () => ({ default: (await import('./CopyDialog.tsx')).CopyDialog }));
 const KeysHelp = lazy(async () => ({ default: (await import('./KeysHelp.tsx')).KeysHelp }));
@@ -86,6 +84,13 @@ export function BoardPage() {
   const { devices } = useAppSelector(selectSetup);
   // Kept at every change: there is no moment at which a page is told that it closes.
   useEffect(() => keepView(view), [view]);
+  useEffect(
+    () =>
+      whenIdle(async () => {
+        loaded = (await readDock()).Dock;
+      }),
+    [],
+  );
   const focusCell = useCallback(() => {
     // After the next drawing: the cell that is selected may not be drawn yet.
     const focus = () =>

@@ -9,7 +9,7 @@ import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import type { BoardColumn } from './boardModel.ts';
 import { selectBoardState, viewChanged } from './boardSlice.ts';
 import type { CopyFrom } from './copyFrom.ts';
-import { GridPart } from './GridPart.ts';
+import { GridPart } from './GridPart.tsx';
 import { type ColumnPlace, placeStyle } from './matrixLayout.ts';
 import { WORDS } from './words.ts';
 

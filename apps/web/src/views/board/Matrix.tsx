@@ -3,13 +3,15 @@ import { styled } from '@mui/material/styles';
 import { useVirtualizer, type Virtualizer } from '@tanstack/react-virtual';
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { whenIdle } from '../../app/whenIdle.ts';
+import { cellStyles } from '../../pieces/Cell.tsx';
 import { useSize } from '../../pieces/useSize.ts';
 import { type BoardModel, rowKey } from './boardModel.ts';
 import { searched, selectBoardState, viewChanged } from './boardSlice.ts';
 import { CellMenu } from './CellMenu.tsx';
 import { ColumnHead } from './ColumnHead.tsx';
 import type { CopyFrom } from './copyFrom.ts';
-import { GridPart } from './GridPart.ts';
+import { GridPart } from './GridPart.tsx';
 import { MatrixRow } from './MatrixRow.tsx';
 import { useMatrixKeys } from './matrixKeys.ts';
 import { COLUMN, type ColumnPlace, GROUP, HEAD, HEAD_HEIGHT, matrixStyles, ROW } from './matrixLayout.ts';
@@ -19,7 +21,7 @@ import { useMarks } from './useMarks.ts';
 import { WORDS } from './words.ts';
 
 const Scroller = styled('div')({ overflow: 'auto', minHeight: 0, flex: 1, position: 'relative' });
-const Grid = styled('div')(matrixStyles);
+const Grid = styled('div')(matrixStyles, cellStyles);
 const Empty = styled('div')(({ theme: { vars } }) => ({
   position: 'sticky',
   left: 0,
@@ -31,7 +33,7 @@ const Empty = styled('div')(({ theme: { vars } }) => ({
 }));
 
 /** Rows and columns drawn beyond what is seen: many at rest, so that keys find them there; few while it scrolls. */
-const ROWS_AHEAD = { atRest: 20, scrolling: 4 };
+const ROWS_AHEAD = { atFirst: 0, atRest: 20, scrolling: 4 };
 const COLUMNS_AHEAD = 3;
 
 interface Props {
@@ -62,6 +64,8 @@ export function Matrix({ model, flashing, front, onChoose, onHelp, onCopy, onScr
   const { width, height } = useSize(scroller);
   // Fewer rows are drawn ahead while it scrolls: at 20,000 bindings that is the difference between smooth and not.
   const [scrolling, setScrolling] = useState(false);
+  const [settled, setSettled] = useState(false);
+  useEffect(() => whenIdle(() => setSettled(true)), []);
 
   const items = useMemo(() => itemsOf(model), [model]);
   const pinned = model.columns.filter((column) => column.pinned).length;
@@ -71,7 +75,7 @@ export function Matrix({ model, flashing, front, onChoose, onHelp, onCopy, onScr
     count: items.length,
     getScrollElement: () => scroller.current,
     estimateSize: (i) => (items[i]?.row === null ? GROUP : ROW),
-    overscan: scrolling ? ROWS_AHEAD.scrolling : ROWS_AHEAD.atRest,
+    overscan: scrolling ? ROWS_AHEAD.scrolling : settled ? ROWS_AHEAD.atRest : ROWS_AHEAD.atFirst,
     onChange: ({ isScrolling }) => setScrolling(isScrolling),
     // The head stands above the rows and stays in sight over them.
     scrollMargin: HEAD_HEIGHT,

@@ -5,7 +5,7 @@ import { Cell, type CellFace, cellWords } from '../../pieces/Cell.tsx';
 import { type BoardColumn, type BoardRow, slotAt } from './boardModel.ts';
 import { cellSelected, viewChanged } from './boardSlice.ts';
 import { cellToggled, dropCell, rangeTo } from './cellMoves.ts';
-import { GridPart } from './GridPart.ts';
+import { GridPart } from './GridPart.tsx';
 import { placeStyle } from './matrixLayout.ts';
 
 /** What a dragged cell is carried as: no other page takes it for text. */
@@ -126,7 +126,7 @@ export const MatrixCell = memo(function MatrixCell(props: Props) {
       }}
       onMouseEnter={() => props.onIntent(face.intent)}
     >
-      <Cell face={face} same={same} />
+      <Cell face={face} />
     </GridPart>
   );
 });

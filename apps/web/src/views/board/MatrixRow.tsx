@@ -4,7 +4,7 @@ import { useAppDispatch } from '../../app/store.ts';
 import { type BoardModel, type BoardRow, rowWord } from './boardModel.ts';
 import { triggersFolded } from './boardSlice.ts';
 import type { CopyFrom } from './copyFrom.ts';
-import { GridPart } from './GridPart.ts';
+import { GridPart } from './GridPart.tsx';
 import { MatrixCell } from './MatrixCell.tsx';
 import { type ColumnPlace, HEAD } from './matrixLayout.ts';
 import { RowMenu } from './RowMenu.tsx';

@@ -3,8 +3,10 @@ import IconButton from '@mui/material/IconButton';
 import { styled } from '@mui/material/styles';
 import type { Device } from '@nimble-lever/core/devices';
 import { ChevronDown, ChevronUp, Plus } from 'lucide-react';
+import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { whenIdle } from '../../app/whenIdle.ts';
 import { selectBoardState, viewChanged } from './boardSlice.ts';
 import { StripDevice } from './StripDevice.tsx';
 import { STRIP } from './stripHeight.ts';
@@ -51,6 +53,9 @@ interface Props {
 export function RigStrip({ devices, selected, flashing, small, onUse }: Props) {
   const dispatch = useAppDispatch();
   const { smallRig } = useAppSelector((state) => selectBoardState(state).view);
+  // Drawn first, and to be pressed a moment later: a hundred controls that listen are a tenth of a second.
+  const [ready, setReady] = useState(false);
+  useEffect(() => whenIdle(() => setReady(true)), []);
   const words = smallRig ? WORDS.largeRig : WORDS.smallRig;
   return (
     <Strip aria-label={WORDS.rig} data-small={small}>
@@ -62,6 +67,7 @@ export function RigStrip({ devices, selected, flashing, small, onUse }: Props) {
           lit={litControls(device, flashing)}
           selected={selected?.device === device.id ? selected.control : null}
           small={small}
+          ready={ready}
           // Many cards leave no room for more than names.
           counted={devices.length <= 5}
           onUse={onUse}

@@ -33,6 +33,8 @@ interface Props {
   readonly lit: string;
   readonly selected: string | null;
   readonly small: boolean;
+  /** Whether its controls listen; before that it is only a picture. */
+  readonly ready: boolean;
   /** Whether there is room to say how much the device has. */
   readonly counted: boolean;
   readonly onUse: (device: Device, use: Use) => void;
@@ -43,7 +45,7 @@ interface Props {
  * changes; nine drawings at every step of the arrow keys were half of what a step took.
  */
 export const StripDevice = memo(function StripDevice(props: Props) {
-  const { device, lit, selected, small, counted, onUse } = props;
+  const { device, lit, selected, small, ready, counted, onUse } = props;
   const simulated = useAppSelector(selectSimulated);
   const { plugged, low, charge } = simulatedDevice(simulated, device);
   const litIds = useMemo(() => new Set(lit.split(' ').filter(Boolean)), [lit]);
@@ -74,27 +76,31 @@ export const StripDevice = memo(function StripDevice(props: Props) {
       aside={trouble || (counted ? WORDS.controlsCount(countOf(device)) : '')}
       current={current}
     >
-      <DeviceDrawing
-        device={device}
-        lit={litIds}
-        selected={selected}
-        angles={{}}
-        values={{}}
-        hint={(control) => control.name}
-        onDown={(control) => onUse(device, { control, trigger: 'press', down: true, select: true })}
-        onUp={(control) => onUse(device, { control, trigger: 'press', down: false, select: true })}
-        onTurn={(control, _unit, amount) => {
-          // A turn is over as soon as it is made, so it lights and fades at once.
-          const trigger = turnTrigger(amount);
-          onUse(device, { control, trigger, down: true, select: true });
-          onUse(device, { control, trigger, down: false, select: true });
-        }}
-        onPosition={(control, value) => {
-          const trigger = positionTrigger(control, value);
-          if (value !== 0 || control.slider) onUse(device, { control, trigger, down: true, select: true });
-          onUse(device, { control, trigger, down: false, select: true });
-        }}
-      />
+      {ready ? (
+        <DeviceDrawing
+          device={device}
+          lit={litIds}
+          selected={selected}
+          angles={{}}
+          values={{}}
+          hint={(control) => control.name}
+          onDown={(control) => onUse(device, { control, trigger: 'press', down: true, select: true })}
+          onUp={(control) => onUse(device, { control, trigger: 'press', down: false, select: true })}
+          onTurn={(control, _unit, amount) => {
+            // A turn is over as soon as it is made, so it lights and fades at once.
+            const trigger = turnTrigger(amount);
+            onUse(device, { control, trigger, down: true, select: true });
+            onUse(device, { control, trigger, down: false, select: true });
+          }}
+          onPosition={(control, value) => {
+            const trigger = positionTrigger(control, value);
+            if (value !== 0 || control.slider) onUse(device, { control, trigger, down: true, select: true });
+            onUse(device, { control, trigger, down: false, select: true });
+          }}
+        />
+      ) : (
+        <DeviceSketch device={device} lit={litIds} width="100%" height="100%" />
+      )}
     </DeviceCard>
   );
 });
