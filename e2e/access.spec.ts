@@ -61,7 +61,7 @@ for (const theme of ['light', 'dark'] as const) {
       await expectAccessible(page);
     });
 
-    test('axe finds nothing serious on the Board’s triggers, layers, rings and copies', async ({
+    test('axe finds nothing serious on the Board’s triggers, layers, radial menus and copies', async ({
       app,
       quietPage: page,
     }) => {
@@ -74,7 +74,7 @@ for (const theme of ['light', 'dark'] as const) {
       await page.getByRole('tab', { name: 'Base' }).click();
       await showRows(page, 'pen tablet side');
       await cell(page, 'Side key 4', 'Brindle').click();
-      await page.getByRole('button', { name: 'Edit the ring…' }).click();
+      await page.getByRole('button', { name: 'Edit the radial menu…' }).click();
       await expect(page.getByRole('dialog', { name: 'Radial menu' })).toBeVisible();
       await expectAccessible(page);
       await page.getByRole('button', { name: 'Done' }).click();

@@ -46,16 +46,16 @@ test('a radial menu: made on the Board, ordered by keys and by dragging, chosen 
   await showRows(page, 'twelve pad key 10');
   await cell(page, 'Key 10', 'Brindle').click();
   await choose(page, 'New radial menu');
-  const ring = page.getByRole('dialog', { name: 'Radial menu' });
-  await ring.getByRole('button', { name: 'Add an item' }).click();
-  await ring.getByRole('textbox', { name: 'Label' }).fill('Eraser');
-  await ring.getByRole('textbox', { name: 'Shortcut' }).fill('E');
-  await ring.getByRole('textbox', { name: 'Shortcut' }).press('Enter');
-  await ring.getByRole('button', { name: 'Add an item' }).click();
-  await ring.getByRole('textbox', { name: 'Label' }).fill('Closer');
-  await ring.getByRole('textbox', { name: 'Shortcut' }).fill('Ctrl+=');
-  await ring.getByRole('textbox', { name: 'Shortcut' }).press('Enter');
-  const items = ring.locator('[data-item]');
+  const editor = page.getByRole('dialog', { name: 'Radial menu' });
+  await editor.getByRole('button', { name: 'Add an item' }).click();
+  await editor.getByRole('textbox', { name: 'Label' }).fill('Eraser');
+  await editor.getByRole('textbox', { name: 'Shortcut' }).fill('E');
+  await editor.getByRole('textbox', { name: 'Shortcut' }).press('Enter');
+  await editor.getByRole('button', { name: 'Add an item' }).click();
+  await editor.getByRole('textbox', { name: 'Label' }).fill('Closer');
+  await editor.getByRole('textbox', { name: 'Shortcut' }).fill('Ctrl+=');
+  await editor.getByRole('textbox', { name: 'Shortcut' }).press('Enter');
+  const items = editor.locator('[data-item]');
   await expect(items).toHaveText(['Undo', 'Eraser', 'Closer']);
   // By keyboard: the third item becomes the second.
   await items.nth(2).focus();
@@ -69,7 +69,7 @@ test('a radial menu: made on the Board, ordered by keys and by dragging, chosen 
   await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 10 });
   await page.mouse.up();
   await expect(items).toHaveText(['Closer', 'Eraser', 'Undo']);
-  await ring.getByRole('button', { name: 'Done' }).click();
+  await editor.getByRole('button', { name: 'Done' }).click();
   await expect(cell(page, 'Key 10', 'Brindle')).toContainText('New radial menu');
   await saved(page);
 

@@ -24,6 +24,7 @@ const COVERED_OR_NOT = path.join(ROOT, 'scripts/lib/coveredOrNot.cjs');
 const SCREEN = { xvfb: '/usr/bin/Xvfb', xdotool: '/usr/bin/xdotool' };
 
 await main(async () => {
+  // Without a part, all of them.
   const asked = PARTS.filter((part) => process.argv.includes(part));
   const parts = asked.length > 0 ? asked : PARTS;
   const others = process.argv.slice(2).filter((word) => !PARTS.includes(word));
@@ -56,6 +57,7 @@ async function withDatabase(parts, others, tally) {
   const { openServer } = await import('./lib/database.mjs');
   const { runAside } = await import('./lib/run.mjs');
   const { countJest, countPlaywright } = await import('./lib/tally.mjs');
+  // A server of the tests' own: nothing a person keeps is within their reach.
   const database = await alone(() => openServer('test'));
   const leave = () => {
     database.stop();

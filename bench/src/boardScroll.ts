@@ -23,7 +23,9 @@ const FRAMES = 300;
 /** What scrolling came to: frames drawn, frames of 60 a second that were missed, and how far frames were apart, in ms. */
 export interface Scrolled {
   readonly frames: number;
+  /** Frames that a display of 60 a second would have shown in between. */
   readonly dropped: number;
+  /** Milliseconds from one frame to the next. */
   readonly median: number;
   readonly p99: number;
 }

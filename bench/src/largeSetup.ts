@@ -53,6 +53,7 @@ export function largeSetup(programs = PROGRAMS, controls = 300): Setup {
         return [key, { behaviour, face: null, note: null } satisfies Binding];
       }),
     );
+  // More programs than anyone has, so that nobody meets a slower one.
   const ids = Array.from({ length: programs }, (_, i) => `program-${i}`);
   const profiles = [EVERYWHERE, ...ids].map(
     (id, i): Profile => ({

@@ -2,6 +2,7 @@ import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { styled } from '@mui/material/styles';
+import { type Device, movesPointer } from '@nimble-lever/core/devices';
 import type { Action, Message } from '@nimble-lever/core/setup';
 import { ChoiceField } from '../pieces/ChoiceField.tsx';
 import { NumberField } from '../pieces/NumberField.tsx';
@@ -51,11 +52,12 @@ export function hasFields({ kind }: Action): boolean {
 interface Props {
   readonly target: ActionTarget;
   readonly action: Action;
-  readonly onEditRing: (menu: string) => void;
+  /** Opens the menu an action names, to be edited. */
+  readonly onEditMenu: (menu: string) => void;
 }
 
 /** What only this action asks: its text, its numbers, its device… */
-export function ActionFields({ target, action, onEditRing }: Props) {
+export function ActionFields({ target, action, onEditMenu }: Props) {
   const { setAction, setup } = target;
   switch (action.kind) {
     case 'text':
@@ -104,14 +106,21 @@ export function ActionFields({ target, action, onEditRing }: Props) {
         />
       );
     case 'radial':
-      return <Button onClick={() => onEditRing(action.menu)}>{WORDS.editRing}</Button>;
+      return <Button onClick={() => onEditMenu(action.menu)}>{WORDS.editMenu}</Button>;
     case 'message':
       return (
         <MessageFields message={action.message} onChange={(message) => setAction({ ...action, message })} />
       );
     case 'speed':
     case 'computer':
-      return <OfDevice setup={setup} action={action} onChange={setAction} />;
+      return (
+        <OfDevice
+          setup={setup}
+          own={setup.devices.find(({ id }) => id === target.device)}
+          action={action}
+          onChange={setAction}
+        />
+      );
     case 'shortcut':
     case 'command':
     case 'sequence':
@@ -167,15 +176,25 @@ function ClickFields({ action, onChange }: { action: Of<'click'>; onChange: (act
 /** For which device an action counts: the one it is on, or another. Null is "the one that is pressed". */
 function OfDevice({
   setup,
+  own,
   action,
   onChange,
 }: {
   setup: ActionTarget['setup'];
+  /** The device the action is on, where that is known. */
+  own: Device | undefined;
   action: Of<'speed'> | Of<'computer'>;
   onChange: (action: Action) => void;
 }) {
   // Names of computers are the device's own; without a device they have only numbers.
   const owner = setup.devices.find(({ id }) => id === action.device);
+  // A device without a pointer has no speed; one with a single computer has nothing to switch.
+  const offered = setup.devices.filter((device) =>
+    action.kind === 'speed'
+      ? movesPointer(device.kind) || device.settings.pointerSpeeds.length > 0
+      : device.settings.computers.length > 1,
+  );
+  const speeds = (owner ?? own)?.settings.pointerSpeeds ?? [];
   const names = (count: number, name: (i: number) => string) =>
     Array.from({ length: count }, (_, i) => [String(i), name(i)] as const);
   return (
@@ -183,14 +202,16 @@ function OfDevice({
       <ChoiceField
         label={WORDS.ofDevice}
         value={action.device ?? ''}
-        options={[['', WORDS.ownDevice], ...setup.devices.map(({ id, name }) => [id, name] as const)]}
+        options={[['', WORDS.ownDevice], ...offered.map(({ id, name }) => [id, name] as const)]}
         onChange={(id) => onChange({ ...action, device: id === '' ? null : id })}
       />
       {action.kind === 'speed' && (action.change === 'set' || action.change === 'while-held') && (
         <ChoiceField
           label={WORDS.speedStep}
           value={String(action.step)}
-          options={names(8, (i) => WORDS.speedNumber(i + 1))}
+          options={names(Math.max(speeds.length, action.step + 1), (i) =>
+            WORDS.speedNumber(i + 1, speeds[i]),
+          )}
           onChange={(step) => onChange({ ...action, step: Number(step) })}
         />
       )}

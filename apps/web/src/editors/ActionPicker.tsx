@@ -15,29 +15,34 @@ import { WORDS } from './words.ts';
  */
 interface Props {
   readonly target: ActionTarget;
+  /** Whether keys are being recorded; then nothing else is shown. */
   readonly recording: boolean;
+  /** Whether keys on screen are open. */
   readonly composing: boolean;
+  /** The list's field, so that Enter on a cell can go there. */
   readonly chooserRef?: RefObject<HTMLInputElement | null>;
+  /** Recording begins, and ends. */
   readonly onRecord: () => void;
   readonly onStop: () => void;
   readonly onCompose: (open: boolean) => void;
-  /** Shows the ring of a radial menu. */
-  readonly onEditRing: (menu: string) => void;
+  /** Shows a radial menu to be edited. */
+  readonly onEditMenu: (menu: string) => void;
+  /** Something was chosen: the keys go back to where they were. */
   readonly onDone: () => void;
 }
 
 /** Chooses what is done: from the list, by recording, by typing, from keys on screen; then what only that action asks. */
 export function ActionPicker(props: Props) {
-  const { target, recording, composing, chooserRef, onRecord, onStop, onCompose, onEditRing, onDone } = props;
+  const { target, recording, composing, chooserRef, onRecord, onStop, onCompose, onEditMenu, onDone } = props;
   const { action, setup, setAction } = target;
   const take = (notation: string) => takeSteps(target, notation);
   // Making the menu and binding it is one edit: taken back, neither is left over.
-  const newRing = () => {
-    const menu = makeRing(setup.radialMenus);
+  const newMenu = () => {
+    const menu = makeMenu(setup.radialMenus);
     const after = setup.radialMenus.at(-1)?.id ?? null;
     const made = { kind: 'add', at: itemAt.radialMenu(menu.id), item: menu, after } as const;
     setAction({ kind: 'radial', menu: menu.id }, [made]);
-    onEditRing(menu.id);
+    onEditMenu(menu.id);
   };
   return (
     <>
@@ -49,14 +54,14 @@ export function ActionPicker(props: Props) {
           <CommandChooser
             target={target}
             {...(chooserRef ? { inputRef: chooserRef } : {})}
-            onNewRing={newRing}
+            onNewMenu={newMenu}
             onDone={onDone}
           />
           {!target.onlyMessages && (
             <TypedShortcut target={target} onRecord={onRecord} onCompose={() => onCompose(true)} />
           )}
           {action && hasFields(action) && (
-            <ActionFields key={target.place} target={target} action={action} onEditRing={onEditRing} />
+            <ActionFields key={target.place} target={target} action={action} onEditMenu={onEditMenu} />
           )}
         </>
       )}
@@ -66,11 +71,11 @@ export function ActionPicker(props: Props) {
 }
 
 /** A menu to begin with: one item that undoes. */
-function makeRing(menus: readonly RadialMenu[]): RadialMenu {
+function makeMenu(menus: readonly RadialMenu[]): RadialMenu {
   const names = new Set(menus.map((menu) => menu.name));
-  let name: string = WORDS.newRing;
-  for (let i = 2; names.has(name); i++) name = `${WORDS.newRing} ${i}`;
-  const id = newId(name, 'ring');
+  let name: string = WORDS.newMenu;
+  for (let i = 2; names.has(name); i++) name = `${WORDS.newMenu} ${i}`;
+  const id = newId(name, 'menu');
   return {
     id,
     name,

@@ -19,15 +19,16 @@ const Option = styled('li')(({ theme: { vars } }) => ({
 /** What is chosen goes to `target`, as one edit. */
 interface Props {
   readonly target: ActionTarget;
+  /** The field, for who leads the keys to it. */
   readonly inputRef?: RefObject<HTMLInputElement | null>;
   /** A radial menu is to be made first. */
-  readonly onNewRing: () => void;
+  readonly onNewMenu: () => void;
   /** Chosen or left: the keys go back to where they were. */
   readonly onDone: () => void;
 }
 
 /** The commands of the program, the common ones, and all else a control can do, by search. */
-export function CommandChooser({ target, inputRef, onNewRing, onDone }: Props) {
+export function CommandChooser({ target, inputRef, onNewMenu, onDone }: Props) {
   const { setup, profile, action, setAction } = target;
   const choices = actionChoices(target);
   // What the cell does now, also when it is nothing that the list has: then it stands where the choice would.
@@ -56,7 +57,7 @@ export function CommandChooser({ target, inputRef, onNewRing, onDone }: Props) {
         const choice = choices.find((choice) => choice.id === id);
         if (choice?.action && choice.other) target.pair?.set(choice.action, choice.other);
         else if (choice?.action) setAction(choice.action);
-        else if (choice) return onNewRing();
+        else if (choice) return onNewMenu();
         onDone();
       }}
       onKeyDown={(event) => {

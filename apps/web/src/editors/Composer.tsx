@@ -36,6 +36,7 @@ const Found = styled('div')({ flex: 1, maxWidth: 740, display: 'flex', flexWrap:
 /** A shortcut put together from keys on screen, for those that the browser or the system keeps to itself. */
 interface Props {
   readonly open: boolean;
+  /** Takes a shortcut in our notation, steps parted by commas. */
   readonly onUse: (notation: string) => void;
   readonly onClose: () => void;
 }

@@ -29,9 +29,11 @@ const NO_FACE: Face = { label: null, icon: null, colour: null };
 
 /** A face as it is set, and how it changes. */
 interface Props {
+  /** Null where nothing is set yet. */
   readonly face: Face | null;
   /** What is shown where there is no label. */
   readonly name: string;
+  /** There is no binding a face could belong to. */
   readonly disabled: boolean;
   readonly onChange: (face: Face) => void;
 }

@@ -34,9 +34,11 @@ type Acts = Extract<Behaviour, { kind: 'action' }>;
 /** What decides which fields are shown: a turn has no press style, a guard no place on a release. */
 interface Props {
   readonly setup: Setup;
+  /** Null where nothing is set. */
   readonly behaviour: Behaviour | null;
   /** Whether the trigger is a turn or slide, which has no press style. */
   readonly turns: boolean;
+  /** What turns, for how far a step is; null for what does not. */
   readonly rotor: Rotor | null;
   readonly onStyle: (style: PressStyle) => void;
   readonly onOptions: (options: Partial<Pick<Acts, 'repeat' | 'guard' | 'target'>>) => void;

@@ -9,6 +9,7 @@ type Text = Extract<Action, { kind: 'text' }>;
 /** A text, and what it must be like. */
 interface Props {
   readonly action: Text;
+  /** What the field is called; the text to type, if nothing else. */
   readonly label?: string;
   /** What the text must be like to be taken. */
   readonly pattern?: RegExp;

@@ -15,6 +15,7 @@ const targetIn = (id: string, onlyMessages = false): ActionTarget => {
     profile,
     programName,
     action: null,
+    device: null,
     latched: false,
     onlyMessages,
     pair: null,

@@ -12,9 +12,12 @@ import { WORDS } from './words.ts';
 
 /** Something a control can be given to do, as the chooser lists it. */
 export interface ActionChoice {
+  /** The same as long as it is the same choice, whatever its numbers are. */
   readonly id: string;
   readonly name: string;
+  /** The heading it stands under. */
   readonly group: string;
+  /** In our notation; null for what sends no keys. */
   readonly shortcut: string | null;
   /** Null for one that is made first: a new radial menu. */
   readonly action: Action | null;
@@ -55,8 +58,8 @@ export function actionChoices({
     ...commonCommandsIn(setup, profile).map(command(WORDS.choices.common)),
     ...listed([...otherActions(setup), ...messages]),
     {
-      id: 'new-ring',
-      name: WORDS.newRing,
+      id: 'new-menu',
+      name: WORDS.newMenu,
       group: WORDS.choices.other,
       shortcut: null,
       action: null,

@@ -9,8 +9,12 @@ export interface ActionTarget {
   readonly setup: Setup;
   /** Whose commands it may run. */
   readonly profile: Profile;
+  /** For hints that name it. */
   readonly programName: string;
+  /** What it does now; null for nothing. */
   readonly action: Action | null;
+  /** The device whose control does it; null for what belongs to none, as an item of a menu. */
+  readonly device: string | null;
   /** Whether it stays on from one press to the next. */
   readonly latched: boolean;
   /** Whether only control messages can be sent, as by a slider's value. */

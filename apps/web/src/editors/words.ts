@@ -1,9 +1,11 @@
 /** The words of the fields that edit what a control does. */
 export const WORDS = {
+  // Choosing, typing and recording a shortcut: three ways to the same.
   chooseCommand: 'Choose a command',
   shortcut: 'Shortcut',
   typeShortcut: 'Type one',
   record: 'Record',
+  // Said while keys are heard; each says how one gets out.
   pressKeys: 'Press keys… they are taken as they come up.',
   escLeaves: 'Escape leaves',
   stop: 'Stop',
@@ -15,6 +17,7 @@ export const WORDS = {
   further: 'Then…',
   furtherMeans: 'A further step, pressed after this one',
   otherKeys: 'Other keys…',
+  // For what no page ever hears.
   compose: 'Put it together from keys on screen',
   composeMeans: 'Escape, Tab and all that this page never hears',
   composeTitle: 'Keys on screen',
@@ -25,6 +28,7 @@ export const WORDS = {
   use: 'Use it',
   cancel: 'Cancel',
   unknownKey: (code: string) => `This browser calls that key “${code}”, which we do not know. Press another.`,
+  // How something is sent; what each style means is told by example, as the names alone do not.
   pressStyle: 'Press style',
   follow: 'Follow',
   tap: 'Tap',
@@ -33,6 +37,7 @@ export const WORDS = {
   release: 'Release',
   typeText: 'Type text',
   kinds: { radial: 'Radial menu', macro: 'Macro' },
+  // Headings of the list, in its order.
   pair: (own: string, other: string) => `${own}, and ${other.toLowerCase()} the other way`,
   choices: {
     pairs: 'Both ways at once',
@@ -40,7 +45,8 @@ export const WORDS = {
     common: 'Common',
     other: 'Other things',
   },
-  newRing: 'New radial menu',
+  newMenu: 'New radial menu',
+  // Guards, targets and repeats: what the chooser does not ask.
   asks: 'Asks for',
   guards: { none: 'nothing more', longer: 'a longer press', second: 'a second press' },
   to: 'Sent to',
@@ -50,6 +56,7 @@ export const WORDS = {
   thenEvery: 'then every',
   ms: 'ms',
   text: 'Text to type',
+  // What only one kind of action asks.
   clicks: 'Clicks',
   clickCounts: ['once', 'twice', 'three times'],
   clickFrom: {
@@ -65,7 +72,8 @@ export const WORDS = {
   layerMode: 'The layer is on',
   launches: 'Start it where it does not run',
   speedStep: 'Speed',
-  speedNumber: (number: number) => `Speed ${number}`,
+  speedNumber: (number: number, factor?: number) =>
+    factor === undefined ? `Speed ${number}` : `Speed ${number}: ×${factor}`,
   ofDevice: 'Of',
   ownDevice: 'this device',
   computerNumber: (number: number) => `Computer ${number}`,
@@ -74,8 +82,8 @@ export const WORDS = {
   controller: 'Controller',
   low: 'Lowest',
   high: 'Highest',
-  editRing: 'Edit the ring…',
-  ring: {
+  editMenu: 'Edit the radial menu…',
+  radial: {
     title: 'Radial menu',
     name: 'Name',
     label: 'Label',
@@ -88,7 +96,7 @@ export const WORDS = {
     done: 'Done',
     items: 'Items, the first at the top',
     item: 'New item',
-    full: 'Eight items are the most a ring holds.',
+    full: 'Eight items are the most a radial menu holds.',
   },
   styleMeans: {
     follow: 'down with the control, up with it',

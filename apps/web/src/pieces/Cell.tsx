@@ -11,11 +11,14 @@ export interface CellFace {
   readonly source: 'set' | 'inherited';
   readonly does: 'action' | 'native' | 'nothing' | 'off';
   readonly name: string;
+  /** In our notation, or wheel ticks as an arrow; null for what sends neither. */
   readonly shortcut: string | null;
   readonly family: Family | null;
+  /** By which the same is known across programs. */
   readonly intent: string | null;
   /** The name of the profile it is inherited from, or null. */
   readonly from: string | null;
+  /** A person wrote down why. */
   readonly hasNote: boolean;
   /** The layer that decided; null where nothing is set. */
   readonly layer: string | null;

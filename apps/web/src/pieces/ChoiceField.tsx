@@ -3,6 +3,7 @@ import Select from '@mui/material/Select';
 
 /** One of a few values, each with its name. */
 interface Props<Value extends string> {
+  /** Read out; the field itself shows only the value. */
   readonly label: string;
   readonly value: Value;
   readonly options: readonly (readonly [value: Value, name: string])[];

@@ -18,14 +18,20 @@ export interface DeviceHandlers {
 /** One control of the drawing, with its own part of how the device is. */
 interface MarkProps extends DeviceHandlers {
   readonly control: Control;
+  /** What it is called to someone who does not see it. */
   readonly label: string;
+  /** It is down, or was just used. */
   readonly lit: boolean;
   readonly selected: boolean;
   /** Whether Tab comes here: to one control of a drawing. */
   readonly reachable: boolean;
+  /** It got the keys. */
   readonly onReached: (control: string) => void;
+  /** How far it has been turned: degrees. */
   readonly angle: number;
+  /** Where it is: −7 to 7 for a ring, 0 to 1 for a slider. */
   readonly value: number;
+  /** What is drawn on it. */
   readonly face: ReactNode;
 }
 

@@ -35,6 +35,7 @@ interface Props {
   /** What is drawn, in words. */
   readonly label: string;
   readonly kind: 'line' | 'bar';
+  /** From left to right; words for bars, numbers for a line. */
   readonly points: readonly { readonly x: number | string; readonly y: number }[];
   readonly xTitle: string;
   readonly yTitle: string;

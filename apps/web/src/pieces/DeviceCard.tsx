@@ -29,6 +29,7 @@ interface Props {
   readonly name: string;
   /** A few words at the right: how many controls, or what it did last. */
   readonly aside: string;
+  /** It is the one that is worked with. */
   readonly current: boolean;
   /** The device's drawing. */
   readonly children: ReactNode;

@@ -9,6 +9,7 @@ interface Props extends DeviceHandlers {
   readonly device: Device;
   /** Controls that are down or were just used. */
   readonly lit: ReadonlySet<string>;
+  /** The id of the control that is looked at. */
   readonly selected: string | null;
   /** How far each rotor has been turned, in degrees; for its mark. */
   readonly angles: Readonly<Record<string, number>>;

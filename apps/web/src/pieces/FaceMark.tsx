@@ -5,8 +5,11 @@ import { FACE_ICONS } from './faceIcons.ts';
 
 /** What a drawn control carries: its face, and what is written where the face has no label. */
 export interface ControlFace {
+  /** What is written on it, or read out where only the icon is seen. */
   readonly label: string;
+  /** By its name in the list of icons. */
   readonly icon: string | null;
+  /** Null for the control's own. */
   readonly colour: Face['colour'];
 }
 

@@ -6,10 +6,12 @@ import { useState } from 'react';
 interface Props {
   readonly label: string;
   readonly value: number;
+  /** Both ends can be reached. */
   readonly min: number;
   readonly max: number;
   /** Whether only whole numbers are taken. */
   readonly whole?: boolean;
+  /** Behind the number, and read out with it. */
   readonly unit?: string;
   readonly disabled?: boolean;
   readonly onChange: (value: number) => void;

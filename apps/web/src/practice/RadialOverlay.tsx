@@ -3,14 +3,14 @@ import { useEffect } from 'react';
 import { feed } from '../app/engine/feed.ts';
 import { selectSetup } from '../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
-import { RadialRing } from '../pieces/RadialRing.tsx';
+import { RadialSectors } from '../pieces/RadialSectors.tsx';
 import { selectDesk } from './deskSlice.ts';
 import { WORDS } from './words.ts';
 
-/** How far an arrow key or a click moves the pointer inside the ring: between dead zone and rim, in pixels. */
+/** How far an arrow key or a click moves the pointer inside the menu: between dead zone and rim, in pixels. */
 const INSIDE = 50;
 
-/** Where the middle of a sector is, at a distance from the middle of the ring: pixels. */
+/** Where the middle of a sector is, at a distance from the middle of the menu: pixels. */
 function sectorPlace(item: number, count: number, far: number) {
   const angle = (item / count) * 2 * Math.PI;
   return { x: Math.sin(angle) * far, y: -Math.cos(angle) * far };
@@ -59,7 +59,7 @@ export function RadialOverlay() {
       aria-label={WORDS.radial(menu.name)}
       style={{ position: 'absolute', zIndex: 80, transform: 'translate(-50%, -50%)', ...place }}
     >
-      <RadialRing
+      <RadialSectors
         items={menu.items}
         highlighted={radial.highlighted}
         size={RIM * 2 + 76}

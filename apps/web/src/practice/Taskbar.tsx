@@ -50,6 +50,7 @@ export function Taskbar() {
   const talks = usePrograms((rehearse) => rehearse['tin-can'].talking);
   return (
     <Bar role="toolbar" aria-label={WORDS.taskbar}>
+      {/* Every program has its place, open or not: where one looked for it yesterday, it is today. } */}
       {DESK_WINDOWS.map(({ id, name }) => (
         <button
           key={id}
@@ -59,6 +60,7 @@ export function Taskbar() {
           onClick={() => dispatch(raiseWindow(id))}
         >
           {name}
+          {/* Whether one is heard must be seen from every program. } */}
           {id === 'tin-can' && talks && <Mic size={13} aria-label={WORDS.talks} />}
         </button>
       ))}

@@ -3,6 +3,7 @@ export const WORDS = {
   desk: 'The desk',
   now: 'What lasts now',
   thisComputer: 'This computer',
+  // What lasts now, above the desk.
   layer: (name: string) => `Layer ${name}`,
   page: (device: string, name: string) => `${device}: page ${name}`,
   speed: (device: string, factor: string) => `${device}: speed ×${factor}`,
@@ -48,6 +49,7 @@ export const WORDS = {
   keptPages: 'Kept pages',
   heardBy: (who: string) => `Heard by ${who}`,
   notHeard: 'Nobody hears you',
+  // What Tin Can says.
   rings: 'It rings',
   doorOpen: 'The door is open',
   notes: (count: number) => `${count} ${count === 1 ? 'note' : 'notes'}`,

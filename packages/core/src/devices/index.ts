@@ -1,4 +1,6 @@
+// A device nobody described, put together from what is heard of it.
 export { addHeardControl, heardAsControl } from './addHeard.ts';
+// The invented devices of the catalogue, each in a file of its own, in millimetres.
 export { benchDial } from './benchDial.ts';
 export { CATALOGUE, fromCatalogue } from './catalogue.ts';
 export {
@@ -26,6 +28,7 @@ export {
   movesPointer,
   takesPhrases,
 } from './device.ts';
+// How names, ids and phrases are compared: as a person reads them.
 export { foldPhrase } from './foldPhrase.ts';
 export { freeId } from './freeId.ts';
 export {
@@ -49,6 +52,7 @@ export {
 export { penTablet } from './penTablet.ts';
 export { closestPhrase, readWordings, wordingsOf } from './phrases.ts';
 export { pocketMouse } from './pocketMouse.ts';
+// How a device is tuned, and what that makes of a movement.
 export { type Acceleration, pointerGain, turnFactor } from './ramp.ts';
 export {
   type DeviceSettings,
@@ -59,6 +63,7 @@ export {
   USUAL_WHEEL,
   type WheelSettings,
 } from './settings.ts';
+// Where a control is on its device, for drawings and labels.
 export { type Shape, shapeSchema } from './shape.ts';
 export { shapeBox } from './shapeBox.ts';
 export { shuttle } from './shuttle.ts';
@@ -77,6 +82,7 @@ export {
 } from './trigger.ts';
 export { tunedControl } from './tuned.ts';
 export { twelvePad } from './twelvePad.ts';
+// Why a value was refused, as a code that `words` puts into a sentence.
 export { because, type ValueProblem } from './valueProblem.ts';
 export { addPhrase, voice } from './voice.ts';
 export { wallPanel } from './wallPanel.ts';

@@ -91,6 +91,8 @@ export const KEY_TABLE: readonly KeyRow[] = [
     plain: '`',
     shifted: '~',
   }),
+  // The writing keys: their codes are places, named after what a United States keyboard has there (UI Events
+  // KeyboardEvent code Values, section 3.1.1).
   row('Digit1', [KEYBOARD, 0x1e], [2, 'KEY_1'], 'writing', {
     legend: '1',
     name: '1',
@@ -163,6 +165,7 @@ export const KEY_TABLE: readonly KeyRow[] = [
     plain: '=',
     shifted: '+',
   }),
+  // Letters by rows, as they are drawn and as Linux numbers them.
   row('KeyQ', [KEYBOARD, 0x14], [16, 'KEY_Q'], 'writing', {
     legend: 'Q',
     name: 'Q',
@@ -223,6 +226,7 @@ export const KEY_TABLE: readonly KeyRow[] = [
     plain: 'p',
     shifted: 'P',
   }),
+  // Where layouts differ most: a German keyboard has Ü, +, # here, none of which the code tells.
   row('BracketLeft', [KEYBOARD, 0x2f], [26, 'KEY_LEFTBRACE'], 'writing', {
     legend: '[',
     name: '[',
@@ -241,6 +245,7 @@ export const KEY_TABLE: readonly KeyRow[] = [
     plain: '\\',
     shifted: '|',
   }),
+  // The middle row; its two bars are where the fingers rest.
   row('KeyA', [KEYBOARD, 0x04], [30, 'KEY_A'], 'writing', {
     legend: 'A',
     name: 'A',
@@ -307,6 +312,7 @@ export const KEY_TABLE: readonly KeyRow[] = [
     plain: "'",
     shifted: '"',
   }),
+  // The lower row; between Shift and Z, keyboards outside of the United States have one key more (`IntlBackslash`).
   row('KeyZ', [KEYBOARD, 0x1d], [44, 'KEY_Z'], 'writing', {
     legend: 'Z',
     name: 'Z',

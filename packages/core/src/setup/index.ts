@@ -6,6 +6,7 @@ export {
   type Place,
   placeSchema,
 } from './action.ts';
+// What stands between two bindings: taken to another program, written in its words.
 export { adaptBinding } from './adaptBinding.ts';
 export {
   acting,
@@ -31,13 +32,17 @@ export {
   type Target,
   USUAL_REPEAT,
 } from './binding.ts';
+// What can be wrong with a set-up, found before it is kept. Every refusal is data; `words` says it.
 export { checkAction, commandsKnown, type KnowsCommand } from './checkAction.ts';
 export { checkSteps } from './checkMacros.ts';
 export { checkBinding } from './checkSetup.ts';
+// What is proposed rather than stored: pairs of commands, copies, the demo, a device as it came.
 export { type CommandPair, commandPairs } from './commandPairs.ts';
 export { type Copying, type CopyPlan, type CopyStep, planCopy, type RowPlace } from './copying.ts';
 export { demoSetup } from './demo/demoSetup.ts';
 export { asItCame, copyDevice } from './deviceEdits.ts';
+// Edits: the only way a set-up changes. Each names an item by its address, and has an inverse; who applies the log of
+// them from the beginning gets the set-up again.
 export { itemAt, parseAddress, slotAt } from './edits/address.ts';
 export type { Applied } from './edits/applied.ts';
 export { applyEdit } from './edits/applyEdit.ts';
@@ -63,6 +68,7 @@ export {
   type Recorded,
   revisionSchema,
 } from './edits/history.ts';
+// Edits as they are made, put onto what others did meanwhile, and sent.
 export { moveTo } from './edits/moveTo.ts';
 export { overwrittenBy } from './edits/overlap.ts';
 export { type Put, putEntry, type Turned, turnedIn } from './edits/putEntry.ts';
@@ -83,11 +89,14 @@ export {
   storedSchema,
   WIRE_VERSION,
 } from './edits/wire.ts';
+// The whole of a set-up looked at, as a file or a database gives it.
 export type { Fault } from './fault.ts';
 export { checkSetup, findFaults } from './findFaults.ts';
 export type { ItemKind } from './itemKinds.ts';
+// The parts of a set-up, with their limits.
 export { type Macro, type MacroStep, MOST_STEPS, macroSchema, STEPS_DEEP, type StepBody } from './macro.ts';
 export { type BareStep, numberItems, numberSteps } from './numbered.ts';
+// Windows are recognised by patterns, in time that grows with the title and not with the pattern's cunning.
 export { compilePattern, fitsGlob, type Pattern } from './patterns/pattern.ts';
 export type { RegexProblem } from './patterns/regexSyntax.ts';
 export { type Moving, movingEdits, type Placing, placingEdits } from './placing.ts';

@@ -15,7 +15,7 @@ export const radialItemSchema = z.strictObject({
 /** An item of a menu: what it says and does. */
 export type RadialItem = z.infer<typeof radialItemSchema>;
 
-/** A ring of up to eight items round the pointer; the first at the top, then clockwise, in equal sectors. */
+/** Up to eight items round the pointer; the first at the top, then clockwise, in equal sectors. */
 export const radialMenuSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,

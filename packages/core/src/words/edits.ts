@@ -44,6 +44,7 @@ function singleWords(setup: Setup, edit: SingleEdit): string {
 /** An edit of a binding: what of it, and where. */
 function bindingWords(setup: Setup, edit: SingleEdit, slot: Slot): string {
   const where = slotWords(setup, slot);
+  // A binding is cleared, never removed: its control stays.
   if (edit.kind !== 'set') return `clear ${where}`;
   const fields = Object.keys(edit.fields);
   if (fields.every((path) => path.startsWith('face'))) return `face of ${where}`;

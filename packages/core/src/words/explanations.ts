@@ -83,6 +83,7 @@ function didControl(setup: Setup, event: ControlEvent, outcome: Outcome): string
 function turnedWords(setup: Setup, event: EventOf<'turn'>, outcome: Outcome): string {
   const { device, control, amount, unit } = event;
   const trigger = outcome.kind === 'turned' ? outcome.resolution.trigger : 'clockwise';
+  // The trigger decides, not the sign: a wheel that scrolls the other way turns back all the same.
   const back = trigger === 'anticlockwise' || trigger === 'pressed-anticlockwise';
   const pressed = trigger.startsWith('pressed-') ? 'while pressed ' : '';
   const size = tidy(Math.abs(amount));

@@ -60,6 +60,7 @@ function whatWords(what: FormatProblem['what']): string {
   switch (what.kind) {
     case 'not-json':
       return `This is not JSON: ${JSON_WORDS[what.problem]}.`;
+    // Names that JavaScript itself gives objects: kept, they would be read as something else.
     case 'reserved-name':
       return 'Nothing can be called that: every object has something of this name already.';
     case 'too-large':

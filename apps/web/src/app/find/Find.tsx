@@ -1,6 +1,6 @@
 import { styled } from '@mui/material/styles';
 import { Search } from 'lucide-react';
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
 import { Keycap } from '../../pieces/Keycap.tsx';
 import { WORDS } from '../shell/words.ts';
 import { once, whenIdle } from '../whenIdle.ts';
@@ -36,8 +36,22 @@ export function Find({ source }: { readonly source: FindSource }) {
   // Not before the first view: it is rarely called in the first second.
   const [wanted, setWanted] = useState(false);
   useEffect(() => whenIdle(() => setWanted(true)), []);
+  const [begun, setBegun] = useState('');
+  const ready = useRef(false);
+  const waiting = useRef(false);
+  waiting.current = open && !ready.current;
+  const onReady = useCallback(() => {
+    ready.current = true;
+    waiting.current = false;
+  }, []);
   useEffect(() => {
     const onKeyDown = (event: KeyboardEvent) => {
+      // Typed before the dialog is read: it begins with that.
+      if (waiting.current && event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey) {
+        event.preventDefault();
+        setBegun((before) => before + event.key);
+        return;
+      }
       if (!event.isTrusted || event.code !== 'KeyK' || !(event.ctrlKey || event.metaKey)) return;
       if (event.defaultPrevented || event.shiftKey || event.altKey) return;
       event.preventDefault();
@@ -54,7 +68,18 @@ export function Find({ source }: { readonly source: FindSource }) {
         <Keycap shortcut="Ctrl+K" />
       </Opener>
       <Suspense>
-        {(wanted || open) && <FindDialog source={source} open={open} onClose={() => setOpen(false)} />}
+        {(wanted || open) && (
+          <FindDialog
+            source={source}
+            begun={begun}
+            open={open}
+            onReady={onReady}
+            onClose={() => {
+              setBegun('');
+              setOpen(false);
+            }}
+          />
+        )}
       </Suspense>
     </>
   );

@@ -2,7 +2,7 @@ import Autocomplete from '@mui/material/Autocomplete';
 import Dialog from '@mui/material/Dialog';
 import { styled, useColorScheme } from '@mui/material/styles';
 import TextField from '@mui/material/TextField';
-import { useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Keycap } from '../../pieces/Keycap.tsx';
 import { WORDS } from '../shell/words.ts';
@@ -25,12 +25,18 @@ const Option = styled('li')(({ theme: { vars } }) => ({
 /** What is found is handed in, so that the shell knows no view. */
 interface Props {
   readonly source: FindSource;
+  /** What was typed while the dialog was still read. */
+  readonly begun: string;
+  /** From now on it hears keys itself. */
+  readonly onReady: () => void;
   readonly open: boolean;
   readonly onClose: () => void;
 }
 
 /** Everything by name, to go to. */
-export function FindDialog({ source, open, onClose }: Props) {
+export function FindDialog({ source, begun, open, onReady, onClose }: Props) {
+  useEffect(() => onReady(), [onReady]);
+  const [input, setInput] = useState(begun);
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const { setMode } = useColorScheme();
@@ -61,7 +67,10 @@ export function FindDialog({ source, open, onClose }: Props) {
         // The paper is the dialog: a name on the root is read by nobody.
         paper: { 'aria-label': WORDS.find, sx: { position: 'absolute', top: 60, padding: 3 } },
         transition: {
-          onEnter: () => setWent(false),
+          onEnter: () => {
+            setWent(false);
+            setInput(begun);
+          },
           onExited: () => {
             if (went) source.focus();
           },
@@ -70,6 +79,8 @@ export function FindDialog({ source, open, onClose }: Props) {
     >
       <Autocomplete<Found>
         key={opened.current.times}
+        inputValue={input}
+        onInputChange={(_event, text) => setInput(text)}
         open
         options={items}
         getOptionLabel={({ name }) => name}

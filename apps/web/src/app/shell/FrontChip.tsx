@@ -60,7 +60,9 @@ export function FrontChip() {
   };
   const compiled = useAppSelector(selectCompiled);
   const name = engine.front ? frontName(setup, compiled, engine.front) : WORDS.nothing;
+  // A pinned profile decides, whatever is in front: that is what is named then.
   const shown = engine.pinned ? profileName(setup, engine.pinned) : name;
+  // How quick the change was is of interest where one tries it; elsewhere, who follows it.
   const changed = rehearsing && frontDelay !== null && !engine.pinned;
   const more = changed ? WORDS.changed(frontDelay) : WORDS.follows(deviceWords(setup));
   const since = frontSince === null ? WORDS.chip : WORDS.since(timeWords(frontSince));

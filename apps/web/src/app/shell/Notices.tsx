@@ -142,6 +142,7 @@ function NoticeAction({ notice, onDone }: ActionProps) {
  */
 function noticeWords(setup: Setup, notice: Notice): string {
   switch (notice.kind) {
+    // An edit that was refused has changed nothing; the person must know which one it was.
     case 'refused': {
       const { edit, refusal, detail } = notice;
       const what = edit ? editWords(setup, edit) : WORDS.earlierEdit;

@@ -17,6 +17,7 @@ const Nav = styled('nav')(({ theme: { vars } }) => ({
   backgroundColor: vars?.palette.tokens.rail,
   '& .fill': { flex: 1 },
   '& .logo': { height: 40 },
+  // The accent of the theme would not be seen on the dark rail.
   '& :focus-visible': { outlineColor: vars?.palette.tokens.railAccent },
 }));
 

@@ -19,6 +19,7 @@ export function UndoButtons() {
 
   useEffect(() => {
     const onKeyDown = (event: KeyboardEvent) => {
+      // Strokes that the engine sends to a practice program are events too; they are not the person's.
       if (!event.isTrusted || event.defaultPrevented || isText(event.target)) return;
       if (!(event.ctrlKey || event.metaKey) || event.altKey || event.code !== 'KeyZ') return;
       event.preventDefault();

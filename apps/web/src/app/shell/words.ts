@@ -1,5 +1,6 @@
 /** The words of the shell. */
 export const WORDS = {
+  // The rail and the line above every view.
   views: 'Views',
   board: 'Board',
   rig: 'Rig',
@@ -23,6 +24,7 @@ export const WORDS = {
     'touch-panel': 'panel',
     voice: 'voice',
   },
+  // The time between window and profile is told, because it is what one feels.
   changed: (ms: number) =>
     ms < 0.1
       ? '— changed less than 0.1 ms after the window did'
@@ -41,16 +43,19 @@ export const WORDS = {
     themes: { system: 'Theme of the system', light: 'Light theme', dark: 'Dark theme' },
   },
   foundNothing: 'Nothing is called that, nor anything like it.',
+  // What would be undone is named: a bare "Undo" after a day's work is a gamble.
   undo: (what: string) => `Undo: ${what}`,
   redo: (what: string) => `Redo: ${what}`,
   nothingToUndo: 'Nothing to undo',
   nothingToRedo: 'Nothing to redo',
+  // Whether all is saved, in a word; if not, what happens by itself.
   saved: (time: string) => `Saved ${time}`,
   nothingYet: 'Saved',
   saving: 'Saving…',
   waitingBecause: (detail: string) => `${detail} It is tried again by itself.`,
   waiting: (count: number) =>
     `Not saved yet: ${count} ${count === 1 ? 'edit is' : 'edits are'} kept here and sent again`,
+  // What the browser does not tell about the keyboard, and what follows from that for shortcuts.
   askKeyboard:
     'This browser does not say which keyboard you have. Keycaps show your labels once you choose it.',
   chooseKeyboard: 'Choose',
@@ -69,8 +74,10 @@ export const WORDS = {
     system: (shortcut: string, does: string) => `The system keeps ${shortcut} for itself: it ${does}.`,
     browser: (shortcut: string, does: string) => `A browser keeps ${shortcut} for itself: it ${does}.`,
   },
+  // Themes are named after what they look like.
   theme: 'Theme',
   themes: { system: 'As the system', light: 'Paper (light)', dark: 'Graphite (dark)' },
+  // What is said when something does not work: what happened, that nothing is lost, what is being done.
   loading: 'Reading the set-up…',
   failed: 'The set-up could not be read.',
   tryingAgain: 'Nothing is lost. Trying again by itself…',
@@ -78,6 +85,7 @@ export const WORDS = {
   notAllowed: (why: string) => `${why} Nothing was changed.`,
   tooLarge: 'This is more than can be saved as one edit (2 MB). Nothing was changed; do it in parts.',
   notReached: (why: string) => `The edits from before could not be read. ${why} Nothing was changed.`,
+  // Others edit too: who did what, and how to have one's own back.
   overwritten: (by: string, what: string, where: string) =>
     `${by} changed ${where} (${what}), which you had just changed. Theirs stands.`,
   removedByOther: (by: string, where: string) => `${by} removed ${where}, which you had just changed.`,

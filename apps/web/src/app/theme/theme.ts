@@ -57,6 +57,7 @@ export const theme = createTheme({
     h3: { fontSize: SIZE.s, fontWeight: 650, lineHeight: 1.3 },
     button: { fontSize: SIZE.m, fontWeight: 500, textTransform: 'none', lineHeight: 1.3 },
   },
+  // Short: one works here all day, and each of these is waited for a thousand times.
   transitions: { duration: { shortest: 80, shorter: 100, short: 120, standard: 150 } },
   components: {
     MuiCssBaseline: {
@@ -64,6 +65,7 @@ export const theme = createTheme({
         'html, body, #root': { height: '100%' },
         body: { overflow: 'hidden', fontFeatureSettings: '"tnum"' },
         ':focus-visible': { outline: `2px solid ${vars?.palette.tokens.accent}`, outlineOffset: 1 },
+        // For those whom movement makes ill (WCAG 2.2, 2.3.3; Media Queries, level 5).
         '@media (prefers-reduced-motion: reduce)': {
           '*, *::before, *::after': {
             animationDuration: '0s !important',
@@ -81,6 +83,7 @@ export const theme = createTheme({
         }),
       },
     },
+    // No waves under the finger: they tell nothing that the button's own look does not.
     MuiButtonBase: { defaultProps: { disableRipple: true } },
     MuiButton: {
       defaultProps: { variant: 'outlined', color: 'inherit', disableElevation: true, size: 'small' },

@@ -96,6 +96,7 @@ export function HushboxView() {
 function Bars({ sound: { view, silenced, gain } }: { readonly sound: HushboxState }) {
   const bars = useMemo(
     () =>
+      // The sound is a formula of time, so that zooming in shows more of it and not the same larger.
       Array.from({ length: BARS }, (_, i) => {
         const t = view.from + ((i + 0.5) / BARS) * (view.to - view.from);
         const silent = silenced.some(({ from, to }) => t >= from && t < to);

@@ -120,7 +120,10 @@ interface WheelProps {
 /** A wheel with its colour as a point in it: the angle is the hue, the distance its strength. */
 function WheelButton({ tone, wheel, inHand }: WheelProps) {
   const dispatch = useAppDispatch();
+  // The hue as an angle from the right, counter to the clock, as colour wheels are drawn (common practice, no
+  // source).
   const angle = (wheel.hue * Math.PI) / 180;
+  // Not quite to the edge: a colour at full strength is still inside its wheel.
   const at = (part: number) => `${50 + 46 * wheel.strength * part}%`;
   return (
     <button

@@ -117,6 +117,7 @@ export function AddDevicePage() {
           onDrop={(event) => void drop(event)}
         >
           <OutlinedInput
+            // Descriptors come as pages of numbers, from whatever tool one has.
             multiline
             rows={8}
             value={text}

@@ -30,6 +30,7 @@ const Box = styled('section')(({ theme: { vars, typography } }) => ({
 /** A described device with reports to try it with: typed, or from its sample. */
 interface Props {
   readonly device: Device;
+  /** Null for a descriptor of one's own. */
   readonly sample: Sample | null;
   readonly reports: ReturnType<typeof useReports>;
 }

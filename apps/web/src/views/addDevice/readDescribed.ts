@@ -11,9 +11,12 @@ import { bytesProblemWords, descriptorProblemWords } from '@nimble-lever/core/wo
 
 /** A descriptor that was read: the device it makes, and how its reports are decoded. */
 export interface Read {
+  /** The descriptor. */
   readonly bytes: Uint8Array;
+  /** As it was typed, to be known again. */
   readonly text: string;
   readonly described: DescribedDevice;
+  /** Null where its reports cannot be read. */
   readonly decoder: Decoder;
 }
 

@@ -14,7 +14,9 @@ import { useFlash } from '../../app/useFlash.ts';
 /** One report that was tried, with what it said. */
 export interface Heard {
   readonly key: number;
+  /** As hexadecimal bytes. */
   readonly report: string;
+  /** What the decoder made of it. */
   readonly events: readonly HeardEvent[];
 }
 

@@ -2,6 +2,8 @@ import { styled } from '@mui/material/styles';
 import type { Device } from '@nimble-lever/core/devices';
 import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
+import { useLocation, useNavigate } from 'react-router';
+import { readAskedUse } from '../../app/askedUse.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { useFlash } from '../../app/useFlash.ts';
@@ -97,6 +99,22 @@ export function BoardPage() {
       page.current?.querySelector<HTMLElement>('[role=gridcell][aria-selected=true]')?.focus();
     setTimeout(focus);
   }, []);
+  const { state: led } = useLocation();
+  const navigate = useNavigate();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once for each time it is asked.
+  useEffect(() => {
+    const asked = readAskedUse(led);
+    const profile = model.columns.find((column) => column.profile.id === front) ?? model.columns[0];
+    if (!asked || !profile) return;
+    const { assigning, ...at } = asked;
+    dispatch(searched(''));
+    dispatch(viewChanged({ onlySet: false }));
+    dispatch(cellSelected({ profile: profile.profile.id, layer: model.layer, ...at }));
+    // Done: loaded anew, the page does not go there again.
+    void navigate('.', { replace: true, state: null });
+    if (assigning) setTimeout(choose);
+    else focusCell();
+  }, [led]);
   const setHeight = useCallback((dockHeight: number) => dispatch(viewChanged({ dockHeight })), [dispatch]);
   const putAway = useCallback(() => {
     dispatch(viewChanged({ docked: false }));

@@ -13,6 +13,7 @@ import { type SelectedCell, selectCells } from './useBoard.ts';
 import { WORDS } from './words.ts';
 
 interface Props {
+  /** The cell itself, where the menu opens. */
   readonly anchor: HTMLElement;
   readonly cell: SelectedCell;
   readonly onChoose: () => void;

@@ -16,7 +16,9 @@ import { WORDS } from './words.ts';
 interface Props {
   readonly column: BoardColumn;
   readonly place: ColumnPlace;
+  /** Pixels. */
   readonly width: number;
+  /** Its program is in front. */
   readonly front: boolean;
   readonly onCopy: (from: CopyFrom) => void;
 }

@@ -162,6 +162,7 @@ export function CopyDialog({ from, onClose }: { readonly from: CopyFrom; readonl
 }
 
 interface Option {
+  /** Stays the same while the list changes. */
   readonly key: string;
   readonly name: string;
 }

@@ -18,7 +18,9 @@ export const moveLayer =
 
 interface Props {
   readonly layer: Layer;
+  /** All of them, from the lowest to the one that wins. */
   readonly layers: readonly Layer[];
+  /** Its bindings are what the matrix shows. */
   readonly shown: boolean;
   readonly onRename: () => void;
 }

@@ -63,6 +63,7 @@ export function LayerTabs() {
     dispatch(layerShown(id));
     setRenaming(true);
   };
+  // The base layer is always on; it can neither be renamed nor removed.
   const isBase = layer === BASE_LAYER;
   return (
     <>

@@ -42,6 +42,7 @@ interface Props {
   readonly flashing: ReadonlySet<string>;
   /** The profile that is in front now. */
   readonly front: string;
+  /** Opens the list of what the selected cell can do. */
   readonly onChoose: () => void;
   readonly onHelp: () => void;
   readonly onCopy: (from: CopyFrom) => void;
@@ -235,6 +236,7 @@ function givesWay({ scrollTop, scrollHeight, clientHeight }: HTMLElement): boole
 }
 
 interface Item {
+  /** Its heading's words. */
   readonly group: string;
   /** Null for a heading. */
   readonly row: number | null;

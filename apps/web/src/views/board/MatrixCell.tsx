@@ -33,12 +33,16 @@ interface Props {
   readonly column: BoardColumn;
   readonly layer: string;
   readonly face: CellFace;
+  /** Pixels from the left edge of the grid. */
   readonly left: number;
+  /** It stays in sight while the others scroll. */
   readonly sticky: boolean;
   readonly width: number;
   /** The column's place, and the row's. */
   readonly at: number;
+  /** Its row in the matrix. */
   readonly index: number;
+  /** The one cell that is worked in, and has the keys. */
   readonly selected: boolean;
   /** Selected together with others. */
   readonly chosen: boolean;
@@ -46,9 +50,13 @@ interface Props {
   readonly cut: boolean;
   /** Tab comes here. */
   readonly reachable: boolean;
+  /** A shortcut for it is being recorded. */
   readonly recording: boolean;
+  /** The same intent as the cell under the pointer. */
   readonly same: boolean;
+  /** The pointer came over it. */
   readonly onIntent: (intent: string | null) => void;
+  /** Opens the cell's menu, at the cell. */
   readonly onMenu: (at: HTMLElement) => void;
 }
 

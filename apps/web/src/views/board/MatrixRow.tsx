@@ -12,9 +12,12 @@ import { WORDS } from './words.ts';
 
 interface Props {
   readonly model: BoardModel;
+  /** Its place in the matrix. */
   readonly index: number;
   readonly row: BoardRow;
+  /** Pixels from the first row. */
   readonly top: number;
+  /** The columns that are near enough to be drawn. */
   readonly places: readonly ColumnPlace[];
   readonly width: number;
   /** The column of the selected cell, if it is in this row. */
@@ -25,7 +28,9 @@ interface Props {
   /** Tab comes to the first cell of this row, as none is selected. */
   readonly reachable: boolean;
   readonly recording: boolean;
+  /** Its control was just used. */
   readonly flashing: boolean;
+  /** The intent under the pointer. */
   readonly intent: string | null;
   readonly onIntent: (intent: string | null) => void;
   readonly onCopy: (from: CopyFrom) => void;

@@ -31,7 +31,9 @@ interface Props {
   readonly device: Device;
   /** Ids of lit controls, parted by spaces. */
   readonly lit: string;
+  /** The id of the control whose row is selected. */
   readonly selected: string | null;
+  /** Only a picture and a name. */
   readonly small: boolean;
   /** Whether its controls listen; before that it is only a picture. */
   readonly ready: boolean;

@@ -27,6 +27,7 @@ export interface BoardRow extends UsePlace {
   readonly name: string;
   /** Further triggers of the control that can be unfolded under this row, or are. */
   readonly more: number;
+  /** All its control's triggers are shown. */
   readonly unfolded: boolean;
   /** The heading it stands under. */
   readonly group: string;
@@ -37,15 +38,19 @@ export interface BoardModel {
   readonly columns: readonly BoardColumn[];
   readonly rows: readonly BoardRow[];
   readonly layer: string;
+  /** What a cell shows, by its row and column; null outside. */
   readonly face: (row: number, column: number) => CellFace | null;
 }
 
 /** What decides which part of a set-up the Board shows. */
 export interface Shown extends Pick<BoardView, 'hidden' | 'pinned' | 'grouping' | 'onlySet'> {
+  /** The layer whose bindings are shown. */
   readonly layer: string;
+  /** Whether what differs from the base layer is told. */
   readonly compare: boolean;
   /** Controls whose triggers are all shown, by `device/control`. */
   readonly unfolded: ReadonlySet<string>;
+  /** Words that must occur in a row. */
   readonly search: string;
   /** A slot whose row is shown although nothing is set there. */
   readonly asked: Slot | null;

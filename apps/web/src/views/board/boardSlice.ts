@@ -5,8 +5,10 @@ import { type BoardView, keptView } from './boardView.ts';
 
 /** A cell that was copied or cut: what it does, and where it stood from the first of them. */
 export interface CopiedCell {
+  /** Rows and columns from the upper left corner. */
   readonly down: number;
   readonly across: number;
+  /** In whose words the binding is. */
   readonly profile: string;
   readonly binding: Binding;
   /** Where it is to be taken away when it is pasted; null for a copy. */
@@ -20,15 +22,18 @@ export interface BoardState {
   /** Further cells that are selected with it, and the one a range of them began at. */
   readonly also: readonly Slot[];
   readonly anchor: Slot | null;
+  /** A shortcut for the selected cell is being recorded. */
   readonly recording: boolean;
   /** What was copied or cut. */
   readonly copied: readonly CopiedCell[];
+  /** The layer whose bindings are shown. */
   readonly layer: string;
   /** Whether cells tell what the base layer does where they differ. */
   readonly compare: boolean;
   /** Controls whose triggers are all shown, by `device/control`. */
   readonly unfolded: readonly string[];
   readonly search: string;
+  /** What the person likes, kept by the browser. */
   readonly view: BoardView;
 }
 

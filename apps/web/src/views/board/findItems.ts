@@ -24,6 +24,7 @@ import {
 
 /** Something of the Board that can be found. */
 export interface FindItem {
+  /** The same as long as it is the same thing. */
   readonly key: string;
   readonly kind: 'control' | 'command' | 'layer' | 'menu' | 'macro';
   readonly name: string;

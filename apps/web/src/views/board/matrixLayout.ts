@@ -10,7 +10,9 @@ export const COLUMN = 196;
 
 /** Where a column is drawn. */
 export interface ColumnPlace {
+  /** Its place among all columns. */
   readonly index: number;
+  /** Pixels from the left edge of the grid. */
   readonly left: number;
   /** Pinned: it stays there while the others scroll. */
   readonly sticky: boolean;

@@ -6,6 +6,7 @@ import { type CellPlace, selectCells } from './useBoard.ts';
 
 /** Which cells of a row are selected with others, and which are cut: their columns, joined by commas. */
 export interface Marks {
+  /** By row. */
   readonly chosen: ReadonlyMap<number, string>;
   readonly cut: ReadonlyMap<number, string>;
 }

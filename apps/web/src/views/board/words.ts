@@ -2,6 +2,7 @@
 export const WORDS = {
   control: 'Control',
   noControl: 'no control yet',
+  // What stands on the Board all the time is short; what explains it is in a title.
   inFront: 'in front',
   matrix: 'Controls and programs',
   rig: 'Devices',
@@ -10,6 +11,7 @@ export const WORDS = {
   controlsCount: (count: number) => `${count} controls`,
   lowBattery: (percent: number) => `low: ${percent} %`,
   keys: 'Arrows move · Enter chooses · R records · Delete goes back to inherit · ? shows all keys',
+  // Each key with what it does, in the order in which one learns them.
   help: {
     title: 'Keys of the Board',
     move: 'Move from cell to cell',
@@ -25,6 +27,7 @@ export const WORDS = {
     find: 'Find anything',
     keys: 'Show these keys',
   },
+  // Layers: which is shown, which wins, and what turns one on.
   layers: 'Layers',
   newLayer: 'New layer',
   layerNumber: (number: number) => `Layer ${number}`,
@@ -41,11 +44,13 @@ export const WORDS = {
   compareMeans: 'Shows what the base layer does where this one differs',
   baseCompares: 'Choose another layer to compare it with Base.',
   neverOn: 'Nothing turns this layer on yet. Give a control this layer to do.',
+  // What is shown of the matrix.
   search: 'Search the Board',
   rows: 'Rows',
   grouping: { device: 'by device', use: 'by use' },
   onlySet: 'Only what is set',
   columns: 'Columns',
+  // Columns, rows and cells each have a menu; it is named after what it is for, so that a screen reader says which.
   columnMenu: (name: string) => `Column ${name}`,
   pin: 'Keep in sight',
   unpin: 'Let it scroll',
@@ -64,11 +69,13 @@ export const WORDS = {
   copyCell: 'Copy the selected cell…',
   copyRow: 'Copy the row…',
   copyDevice: (name: string) => `Copy all of ${name}…`,
+  // Ways of using a control that stand folded under its row.
   moreTriggers: (count: number) => `${count} more`,
   showTriggers: (control: string) => `All ways of using ${control}`,
   fold: 'fold',
   nothingFound: 'Nothing of the Board fits.',
   showAll: 'Show everything',
+  // Copying shows what it would overwrite before it does.
   copyOf: (name: string) => `Copy of ${name}`,
   toDevice: 'Device',
   toControl: 'Control',
@@ -85,12 +92,14 @@ export const WORDS = {
   smallRig: 'Draw the devices small',
   largeRig: 'Draw the devices large',
   showRows: (device: string) => `Show the rows of ${device}`,
+  // The dock, from left to right.
   does: 'Does',
   cancel: 'Cancel',
   heardBy: 'Still heard by',
   nobody: 'nobody',
   hears: 'What they hear',
   hearsNative: 'what the control does by itself',
+  // Said in place of the pulses, where a first press sends nothing.
   asksFor: { longer: 'It asks for a longer press.', second: 'It asks for a second press.' },
   nothingSent: 'Nothing is sent.',
   sentCount: (count: number) => `${count} sent`,

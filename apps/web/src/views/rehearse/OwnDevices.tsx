@@ -43,6 +43,7 @@ const Box = styled('aside')(({ theme: { vars } }) => ({
 interface Told {
   readonly key: number;
   readonly name: string;
+  /** Null for what belongs to no control of the rig. */
   readonly to: string | null;
 }
 
@@ -51,6 +52,7 @@ const LISTED = 6;
 
 /** Real devices are heard while the pointer is over `surface` or keys go there, and left alone elsewhere. */
 interface Props {
+  /** The desk's screen, over which real pointers are heard. */
   readonly surface: RefObject<HTMLElement | null>;
   readonly onClose: () => void;
 }

@@ -108,6 +108,7 @@ export function RehearsePage() {
             data-desk-surface=""
             onPointerDown={(event) => event.target === event.currentTarget && dispatch(raiseWindow(null))}
           >
+            {/* All windows are there, hidden or not: a program in the background goes on, and can be sent to. } */}
             {DESK_WINDOWS.map((window) => {
               const { id } = window;
               if (!isPracticeProgram(id)) return null;

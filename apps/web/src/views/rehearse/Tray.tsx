@@ -105,6 +105,7 @@ export function Tray({ first }: { readonly first: string | null }) {
         </Tabs>
       )}
       <div className="devices">
+        {/* In the rig's own order, whichever was asked for last: places one has learnt stay. } */}
         {shown.map((device) => (
           <div key={device.id} style={{ gridColumn: `span ${Math.min(fits, placesFor(device))}` }}>
             <TrayDevice device={device} />

@@ -50,6 +50,7 @@ export function TrayDevice({ device: plain }: { readonly device: Device }) {
   const simulated = useAppSelector(selectSimulated);
   const { plugged, low, charge } = simulatedDevice(simulated, plain);
 
+  // The mark turns at once; what the engine makes of it comes with its own explanation.
   const turn = (control: Control, unit: 'degrees' | 'detents', amount: number) => {
     // The drawn mark turns by degrees, also where the knob counts in detents.
     const detent = control.rotor?.kind === 'detented' ? control.rotor.detentDegrees : 1;
@@ -70,6 +71,7 @@ export function TrayDevice({ device: plain }: { readonly device: Device }) {
   // A press that waits to become hold or double press is down as well.
   for (const [key, { down: isDown }] of Object.entries(waiting)) if (isDown) down.push(key);
   const own = down.filter((key) => key.startsWith(`${id}/`)).map((key) => key.slice(id.length + 1));
+  // Named on its card, so that a press on one device is not looked for on another.
   const isLatest = latest !== undefined && deviceOf(latest) === id;
   const pedals = setup.devices.find(({ kind }) => kind === 'pedals')?.id === id;
   const done = isLatest ? doneWords(setup, latest) : '';

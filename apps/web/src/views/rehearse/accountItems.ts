@@ -7,8 +7,10 @@ const TOGETHER_MS = 700;
 
 /** One entry of the account: an event, or a run of turns told as one. */
 export interface AccountItem {
+  /** The first event it tells of. */
   readonly key: number;
   readonly explanation: Explanation;
+  /** What programs did with it, the same in a row counted. */
   readonly ran: readonly (Ran & { readonly count: number })[];
 }
 

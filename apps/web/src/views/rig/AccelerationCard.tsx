@@ -12,8 +12,10 @@ const FIRST: Acceleration = { max: 2, from: 60, to: 400 };
 
 /** The pointer's acceleration, and how it was when the device came. */
 interface Props {
+  /** Null for a pointer that goes as far as the hand. */
   readonly acceleration: Acceleration | null;
   readonly onChange: (acceleration: Acceleration | null) => void;
+  /** Null where nothing differs from how it came. */
   readonly onReset: (() => void) | null;
   /** Where it can be felt. */
   readonly children: ReactNode;

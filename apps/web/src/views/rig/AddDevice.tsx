@@ -18,6 +18,7 @@ import { WORDS } from './words.ts';
 interface Props {
   /** The device that can be copied. */
   readonly current: Device | null;
+  /** It is there: it can be shown. */
   readonly onAdded: (id: string) => void;
 }
 

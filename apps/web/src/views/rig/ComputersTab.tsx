@@ -93,6 +93,7 @@ export function ComputersTab({ device }: { readonly device: Device }) {
 /** A computer by its place in the device's list. */
 interface NameProps {
   readonly name: string;
+  /** From 0. */
   readonly at: number;
   readonly onChange: (name: string) => void;
 }

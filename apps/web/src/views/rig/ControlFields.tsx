@@ -11,6 +11,7 @@ import { WORDS } from './words.ts';
 interface Props {
   readonly control: Control;
   readonly edits: DeviceEdits;
+  /** The device as it came; null where nobody knows. */
   readonly came: Device | null;
 }
 

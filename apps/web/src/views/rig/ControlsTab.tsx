@@ -50,9 +50,12 @@ const List = styled('ul')(({ theme: { vars } }) => ({
 /** The controls of a device, and which of them is looked at. */
 interface Props {
   readonly device: Device;
+  /** The profile and layer whose bindings are told. */
   readonly profile: string;
   readonly layer: string;
+  /** The id of the control that is looked at. */
   readonly selected: string | null;
+  /** Ids as `device/control`. */
   readonly lit: ReadonlySet<string>;
   readonly onSelect: (control: string) => void;
 }

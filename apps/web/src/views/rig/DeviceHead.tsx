@@ -38,10 +38,12 @@ const Box = styled('header')(({ theme: { vars } }) => ({
 /** A device with the profile and layer its labels are shown for. */
 interface Props {
   readonly device: Device;
+  /** The profile and layer whose bindings are shown. */
   readonly profile: string;
   readonly layer: string;
   readonly onProfile: (profile: string) => void;
   readonly onLayer: (layer: string) => void;
+  /** What can be done besides, at the right. */
   readonly children: ReactNode;
 }
 

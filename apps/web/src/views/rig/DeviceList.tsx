@@ -121,6 +121,7 @@ export function DeviceList({ devices, selected, onSelect }: Props) {
           </li>
         ))}
       </ul>
+      {/* Below the list, which scrolls: adding is in the same place with one device and with thirty. } */}
       <footer>
         <AddDevice current={devices.find(({ id }) => id === selected) ?? null} onAdded={onSelect} />
       </footer>

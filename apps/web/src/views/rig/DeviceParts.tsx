@@ -42,9 +42,12 @@ export type Part = (typeof TABS)[number];
 /** A device and the part of it that is shown. */
 interface Props {
   readonly device: Device;
+  /** The profile and layer whose bindings are told. */
   readonly profile: string;
   readonly layer: string;
+  /** The id of the control that is looked at. */
   readonly selected: string | null;
+  /** Ids as `device/control`. */
   readonly lit: ReadonlySet<string>;
   readonly tab: Part;
   readonly onTab: (tab: Part) => void;

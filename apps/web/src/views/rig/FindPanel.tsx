@@ -9,10 +9,13 @@ import {
   type Device,
   deviceOf,
   heardAsControl,
+  mainTriggersOf,
 } from '@nimble-lever/core/devices';
 import { changesOf, itemAt } from '@nimble-lever/core/setup';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { useStore } from 'react-redux';
+import { useNavigate } from 'react-router';
+import type { AskedUse } from '../../app/askedUse.ts';
 import { addDevice } from '../../app/setup/addDevice.ts';
 import { makeEdits } from '../../app/setup/edits.ts';
 import { newId } from '../../app/setup/newId.ts';
@@ -59,17 +62,24 @@ const Box = styled('section')(({ theme: { vars } }) => ({
 /** Keys the page itself is worked with are heard only as themselves: Tab, Enter, Space, Escape, arrows. */
 const OWN_KEYS = /^key\/(Tab|Enter|Space|Escape|Arrow\w+|ShiftLeft|ShiftRight)$/;
 
+/** What the page is worked with: found on the pad only. */
+const PAGES_OWN: ReadonlySet<string> = new Set(['mouse/button/0', 'mouse/button/2', 'mouse/wheel']);
+
 /** Which control was used last, and whose it is. */
 interface Props {
+  /** The device that is shown; what is heard for the first time can be added to it. */
   readonly device: Device;
+  /** The control that is looked at. */
   readonly control: Control | null;
   readonly onUsed: (device: Device, control: Control, down: boolean) => void;
+  /** Shows another device. */
   readonly onSelect: (device: string) => void;
 }
 
 /** “Press a control”: whatever is used, on screen or real, is named and found; what belongs to none can be added. */
 export function FindPanel({ device, control, onUsed, onSelect }: Props) {
   const dispatch = useAppDispatch();
+  const navigate = useNavigate();
   const store = useStore() as AppStore;
   const pad = useRef<HTMLDivElement>(null);
   const [heard, setHeard] = useState<Heard | null>(null);
@@ -81,7 +91,8 @@ export function FindPanel({ device, control, onUsed, onSelect }: Props) {
   owner.current = device;
   const sources = useMemo(
     () => [
-      mouseSource(() => pad.current),
+      // Everywhere on the page: the real back button must not leave what one is finding it with.
+      mouseSource(() => null, true),
       penSource(() => pad.current),
       keySource,
       gamepadSource,
@@ -99,6 +110,8 @@ export function FindPanel({ device, control, onUsed, onSelect }: Props) {
     [dispatch, store],
   );
   const onHeard = (input: Heard) => {
+    // The page itself is worked by these, outside of the pad that is there for them.
+    if (PAGES_OWN.has(input.id) && !pad.current?.matches(':hover')) return false;
     if (input.id.startsWith('key/') && (OWN_KEYS.test(input.id) || isTyping())) return false;
     hear(input);
     return true;
@@ -180,6 +193,23 @@ export function FindPanel({ device, control, onUsed, onSelect }: Props) {
                 {WORDS.isThis(control.name)}
               </Button>
             )}
+          </div>
+        )}
+        {shown && (
+          <div className="unknown">
+            {([false, true] as const).map((assigning) => (
+              <Button
+                key={String(assigning)}
+                onClick={() => {
+                  const { device: owner, control: its } = shown;
+                  const [trigger = 'press'] = mainTriggersOf(its);
+                  const state: AskedUse = { device: owner.id, control: its.id, trigger, assigning };
+                  void navigate('/board', { state });
+                }}
+              >
+                {assigning ? WORDS.assign : WORDS.showOnBoard}
+              </Button>
+            ))}
           </div>
         )}
         {described && <Button onClick={addDescribed}>{WORDS.hidFound(described.name)}</Button>}

@@ -77,11 +77,14 @@ const Box = styled('section')(({ theme: { vars } }) => ({
 /** A device with what its controls do written beside them. */
 interface Props {
   readonly device: Device;
+  /** The profile and layer whose bindings are written. */
   readonly profile: string;
   readonly layer: string;
+  /** The id of the control that is looked at. */
   readonly selected: string | null;
   /** `device/control` keys that are being used. */
   readonly lit: ReadonlySet<string>;
+  /** A drawn control is used. */
   readonly onUse: (control: Control, down: boolean) => void;
 }
 
@@ -100,6 +103,7 @@ export function LabelledDevice({ device, profile, layer, selected, lit, onUse }:
   const uses = new Map(
     device.controls.map((control) => [control.id, usesOf(setup, device, control, profile, layer)]),
   );
+  // Worked out anew with each size: labels that fitted a large window may not fit a small one.
   const plan = layOut(device, size, uses, measure);
   // Keys of this device only, without its name.
   const own = new Set(
@@ -159,9 +163,12 @@ export function LabelledDevice({ device, profile, layer, selected, lit, onUse }:
               {insideWords(device, id, uses.get(id)?.[0]?.does ?? null)}
             </div>
           ))}
-          <div className="scale" style={{ width: plan.bar.px }}>
-            {WORDS.scale(plan.bar.mm)}
-          </div>
+          {/* A voice is nothing one could lay a ruler on. */}
+          {device.kind !== 'voice' && (
+            <div className="scale" style={{ width: plan.bar.px }}>
+              {WORDS.scale(plan.bar.mm)}
+            </div>
+          )}
         </>
       )}
     </Box>

@@ -2,7 +2,13 @@ import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import { styled } from '@mui/material/styles';
 import type { Device } from '@nimble-lever/core/devices';
-import { compareMemory, planMemory, readMemory, writeMemory } from '@nimble-lever/core/memory';
+import {
+  compareMemory,
+  planMemory,
+  readMemory,
+  takeOverMemory,
+  writeMemory,
+} from '@nimble-lever/core/memory';
 import {
   memoryDoesWords,
   memoryProblemWords,
@@ -11,8 +17,9 @@ import {
   triggerNameIn,
 } from '@nimble-lever/core/words';
 import { useMemo, useState } from 'react';
+import { makeEdits } from '../../app/setup/edits.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { ChoiceField } from '../../pieces/ChoiceField.tsx';
 import { clearSlot, readSlot, writeSlot } from '../../practice/devices/deviceMemory.ts';
 import { TuneCard } from './TuneCard.tsx';
@@ -45,6 +52,8 @@ export function MemoryTab({ device, profile }: Props) {
   /** Counts what was stored, so that it is read anew. */
   const [stored, setStored] = useState(0);
   const [failed, setFailed] = useState(false);
+  const [asking, setAsking] = useState(false);
+  const dispatch = useAppDispatch();
   const size = device.memory?.slotBytes ?? 0;
   // Planned for the whole profile, so that what does not fit is known before anything is stored.
   const plan = useMemo(() => planMemory(setup, device, profile, size), [setup, device, profile, size]);
@@ -59,13 +68,23 @@ export function MemoryTab({ device, profile }: Props) {
   }
   const nameOf = (control: string, trigger: (typeof plan.entries)[number]['trigger']) =>
     triggerNameIn(setup, device.id, control, trigger);
+  // What is stored against what would be: the two drift apart with every edit.
+  const differences = compareMemory(read.ok ? read.value : [], plan.entries);
+  const isOther = read.ok && read.value.length > 0 && differences.some(({ same }) => !same);
+  const storeAsked = () => {
+    // What would be lost is asked about; an empty slot, or one with the same in it, is not.
+    if (isOther && !asking) return setAsking(true);
+    setAsking(false);
+    store();
+  };
+  const takeOver = () => {
+    if (read.ok) dispatch(makeEdits(takeOverMemory(setup, device.id, profile, read.value)));
+  };
   const store = () => {
     // A browser may refuse to keep things; then nothing was stored, and that is said.
     setFailed(!writeSlot(device.id, slot, writeMemory(device, plan.entries)));
     setStored(stored + 1);
   };
-  // What is stored against what would be: the two drift apart with every edit.
-  const differences = compareMemory(read.ok ? read.value : [], plan.entries);
   return (
     <>
       <TuneCard title={WORDS.memory} onReset={null}>
@@ -93,8 +112,12 @@ export function MemoryTab({ device, profile }: Props) {
           {plan.left.length > 0 && `, ${WORDS.doesNotFit(plan.left.length)}`}
         </p>
         <div className="line">
-          <Button variant="contained" onClick={store}>
-            {WORDS.store}
+          <Button variant="contained" onClick={storeAsked}>
+            {asking ? WORDS.storeOver : WORDS.store}
+          </Button>
+          {asking && <Button onClick={() => setAsking(false)}>{WORDS.keepStored}</Button>}
+          <Button disabled={!isOther} title={WORDS.takeOverMeans} onClick={takeOver}>
+            {WORDS.takeOver}
           </Button>
           <Button
             disabled={!read.ok}

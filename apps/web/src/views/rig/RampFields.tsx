@@ -7,10 +7,12 @@ import { WORDS } from './words.ts';
 /** A ramp by three numbers: how fast it can get, where it begins, where it is full. */
 interface Props {
   readonly ramp: Acceleration;
+  /** Of the two speeds. */
   readonly unit: string;
   /** The least and the most a full ramp can be. */
   readonly least: number;
   readonly most: number;
+  /** Whether the factor is a whole number. */
   readonly whole: boolean;
   /** The highest speed there is. */
   readonly farthest: number;

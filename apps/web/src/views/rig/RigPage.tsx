@@ -63,6 +63,7 @@ export function RigPage() {
     // What was used is to be seen, whichever part was open.
     setTab('controls');
   };
+  // An empty rig is where every person begins.
   if (!device) {
     return (
       <Empty>

@@ -62,8 +62,10 @@ const speedAt = (part: number) => {
 
 /** The pointer speeds that controls step through. */
 interface Props {
+  /** Times the plain speed, in the order they are stepped through. */
   readonly speeds: readonly number[];
   readonly onChange: (speeds: readonly number[]) => void;
+  /** Null where nothing differs from how it came. */
   readonly onReset: (() => void) | null;
 }
 
@@ -77,8 +79,19 @@ export function SpeedsCard({ speeds, onChange, onReset }: Props) {
     const box = scale.current?.getBoundingClientRect();
     return box ? speedAt((clientX - box.left) / box.width) : 1;
   };
+  const [refused, setRefused] = useState<string | null>(null);
+  // Two that are the same would be a step at which nothing changes.
+  const set = (next: readonly number[]) => {
+    const twice = next.find((speed, i) => next.indexOf(speed) !== i);
+    setRefused(twice === undefined ? null : WORDS.speedTwice(String(twice)));
+    if (twice === undefined) onChange(next);
+  };
   const add = (speed: number) => {
-    if (speeds.length < MOST_SPEEDS) onChange([...speeds, speed]);
+    if (speeds.length >= MOST_SPEEDS) return;
+    // Beside one that is there already, the next free one.
+    let free = speed;
+    while (speeds.includes(free)) free = Math.round((free + 0.25) * 100) / 100;
+    set([...speeds, free]);
   };
   const onKey = (event: KeyboardEvent, at: number) => {
     const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
@@ -86,7 +99,7 @@ export function SpeedsCard({ speeds, onChange, onReset }: Props) {
     if (event.key === 'Delete') onChange(speeds.toSpliced(at, 1));
     else if (by !== undefined && speed !== undefined)
       // A fiftieth of the scale a key: about a tenth faster or slower.
-      onChange(speeds.with(at, speedAt(partOf(speed) + by * 0.02)));
+      set(speeds.with(at, speedAt(partOf(speed) + by * 0.02)));
     else return;
     event.preventDefault();
   };
@@ -129,7 +142,7 @@ export function SpeedsCard({ speeds, onChange, onReset }: Props) {
               }
             }}
             onPointerUp={() => {
-              if (dragged) onChange(shown);
+              if (dragged) set(shown);
               setDragged(null);
             }}
           >
@@ -147,7 +160,7 @@ export function SpeedsCard({ speeds, onChange, onReset }: Props) {
               min={0.05}
               max={20}
               whole={false}
-              onChange={(next) => onChange(speeds.with(i, next))}
+              onChange={(next) => set(speeds.with(i, next))}
             />
             <IconButton
               aria-label={WORDS.removeSpeed(i + 1)}
@@ -164,6 +177,11 @@ export function SpeedsCard({ speeds, onChange, onReset }: Props) {
           </IconButton>
         )}
       </div>
+      {refused && (
+        <p role="alert" className="refused">
+          {refused}
+        </p>
+      )}
     </TuneCard>
   );
 }

@@ -17,6 +17,7 @@ const FIELDS = [
 interface Props {
   readonly settings: DeviceSettings;
   readonly onChange: (settings: Partial<DeviceSettings>) => void;
+  /** Null where nothing differs from how it came. */
   readonly onReset: (() => void) | null;
 }
 

@@ -14,6 +14,7 @@ const Box = styled('section')(({ theme: { vars } }) => ({
   '& > header': { display: 'flex', alignItems: 'center', justifyContent: 'space-between', minHeight: 28 },
   '& h3': { margin: 0, fontSize: 13, fontWeight: 650, color: vars?.palette.text.primary },
   '& p': { margin: 0 },
+  '& .refused': { color: vars?.palette.tokens.brick },
   '& .line': { display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 8 },
   '& .line > span': { minWidth: 118 },
   '& .MuiOutlinedInput-root': { minHeight: 28, height: 28, fontSize: 12 },

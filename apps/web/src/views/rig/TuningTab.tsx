@@ -26,7 +26,10 @@ export function TuningTab({ device }: { readonly device: Device }) {
   };
   const hasPointer = movesPointer(device.kind) || settings.pointerSpeeds.length > 0;
   const hasWheel = device.controls.some(({ kind }) => kind === 'wheel');
-  const hasButtons = device.controls.some(({ native }) => native.press?.kind === 'button');
+  // Swapping needs both a left and a right button.
+  const hasButtons = [0, 2].every((button) =>
+    device.controls.some(({ native: { press } }) => press?.kind === 'button' && press.button === button),
+  );
   return (
     <>
       {hasPointer && (

@@ -15,6 +15,7 @@ const NOTCH = 15;
 interface Props {
   readonly wheel: WheelSettings;
   readonly onChange: (wheel: WheelSettings) => void;
+  /** Null where nothing differs from how it came. */
   readonly onReset: (() => void) | null;
 }
 

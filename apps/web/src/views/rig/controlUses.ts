@@ -7,7 +7,7 @@ import {
 } from '@nimble-lever/core/devices';
 import { profileChain, resolveBehaviour } from '@nimble-lever/core/resolve';
 import { BASE_LAYER, type Setup } from '@nimble-lever/core/setup';
-import { describeAction, triggerWord } from '@nimble-lever/core/words';
+import { describeAction, triggerName, triggerWord } from '@nimble-lever/core/words';
 
 /** One way of using a control, and what it does there. */
 export interface ControlUse {
@@ -16,6 +16,7 @@ export interface ControlUse {
   readonly way: string;
   /** What it does; null for what it does by itself. */
   readonly does: string | null;
+  /** What it is about, for its colour. */
   readonly family: string | null;
 }
 
@@ -41,6 +42,13 @@ export function usesOf(
     // A bare shortcut that no command has is best told by itself.
     const name = info?.command === null && info.shortcut ? info.shortcut : info?.name;
     const does = name ? (decided?.binding.face?.label ?? name) : behaviour?.kind === 'off' ? 'off' : null;
-    return [{ trigger, way: triggerWord(trigger), does, family: info?.family ?? null }];
+    return [
+      {
+        trigger,
+        way: control.kind === 'wheel' ? triggerName(control, trigger) : triggerWord(trigger),
+        does,
+        family: info?.family ?? null,
+      },
+    ];
   });
 }

@@ -114,7 +114,9 @@ function scaled(device: Device, { width, height }: Size, uses: Uses, sides: Side
 
 /** A control as it is drawn: pixels. */
 interface Box {
+  /** The control's id. */
   readonly id: string;
+  /** Pixels from the upper left corner of the room. */
   readonly left: number;
   readonly top: number;
   readonly width: number;

@@ -4,6 +4,7 @@ export const WORDS = {
   add: 'Add a device',
   fromCatalogue: 'From the catalogue',
   fromDescriptor: 'From its report descriptor…',
+  // Devices as a whole: where new ones come from, and what becomes of those that are there.
   copyOf: (name: string) => `A copy of ${name}`,
   up: (name: string) => `Move ${name} up`,
   down: (name: string) => `Move ${name} down`,
@@ -34,12 +35,14 @@ export const WORDS = {
   controlsCount: (count: number) => `${count} ${count === 1 ? 'control' : 'controls'}`,
   program: 'Program',
   layer: 'Layer',
+  // The drawing with its labels.
   scale: (mm: number) => `${mm} mm`,
   drawing: 'What each control does',
   nothing: 'nothing set',
   manyUses: (count: number) => `${count} uses`,
   moreUses: (count: number) => `${count} more`,
   empty: 'There is no device in the rig yet. Add the first one.',
+  // The parts of a device, as tabs.
   tabs: { controls: 'Controls', tuning: 'Tuning', computers: 'Computers', memory: 'Memory' },
   parts: 'Parts of the device',
   controlName: (name: string) => `Name of ${name}`,
@@ -52,7 +55,10 @@ export const WORDS = {
   heardAs: 'heard as',
   forget: (id: string) => `Hear it no longer as ${id}`,
   removeControl: (name: string) => `Remove ${name}`,
+  // Finding a control by using it. What was not recognised is told with what one can do about it.
   find: 'Find a control',
+  showOnBoard: 'Show on the Board',
+  assign: 'Assign…',
   findHint: 'Press a control: on the drawing, or on the real device.',
   findPad: 'Click, scroll or touch here with the real mouse or pen.',
   listening: 'Press a control…',
@@ -68,6 +74,7 @@ export const WORDS = {
   stop: 'Stop',
   asItCame: 'As it came',
   speeds: 'Pointer speeds',
+  // The pointer: its speeds in the order they are gone through, and how much a faster hand adds.
   speedsHint:
     'The first is the one at the start; a binding steps through them. Click the scale to add one, drag it to move it.',
   addSpeed: 'Add a speed',
@@ -80,6 +87,7 @@ export const WORDS = {
   nextSpeed: 'Next speed',
   feltAt: (number: number, factor: string) => `Felt at speed ${number}, ×${factor}`,
   acceleration: 'Acceleration',
+  // Acceleration is told by what one feels, not by what it is called.
   accelerated: 'A faster hand moves the pointer further',
   most: 'At most',
   fromSpeed: 'From',
@@ -98,6 +106,7 @@ export const WORDS = {
   free: 'Free',
   wheelFeel: 'How the wheel turns',
   direction: 'Direction',
+  // Both directions are right to somebody, so neither is called natural.
   normal: 'The view moves',
   reversed: 'The page moves',
   swapped: 'Left and right swapped',
@@ -116,6 +125,7 @@ export const WORDS = {
   thresholds: 'Holding, double presses, nudges',
   holdMs: 'A hold begins after',
   doubleMs: 'A double press within',
+  // Where one thing ends and another begins; told as a sentence that the number completes.
   nudgeDistance: 'A nudge begins at',
   guardMs: 'A longer press is',
   confirmMs: 'A second press within',
@@ -128,12 +138,14 @@ export const WORDS = {
   noPresses: 'Nothing pressed yet.',
   suggest: (what: string, value: string) => `Use ${value} for ${what}`,
   suggestions: { holdMs: 'hold', doubleMs: 'double press', nudgeDistance: 'nudge' },
+  // Charges in percent, as every system tells them (common practice, no source).
   battery: 'Battery',
   warnAt: 'Warn at',
   percent: '%',
   computers: 'Computers it can talk to',
   computersHint:
     'Up to three. The first is this one. A binding switches between them, and Rehearse shows the others as desks.',
+  // Computers a device talks to, one at a time.
   computerNumber: (number: number) => `Computer ${number}`,
   addComputer: 'Add a computer',
   removeComputer: (name: string) => `Remove ${name}`,
@@ -142,7 +154,14 @@ export const WORDS = {
   switchers: 'What switches it',
   noSwitcher: 'No binding switches it yet.',
   switchWith: 'Give a control the switch',
+  // What a device can do without us.
   memory: 'Memory of the device',
+  speedTwice: (speed: string) =>
+    `${speed} is there already: a step to it would change nothing. Nothing was changed.`,
+  storeOver: 'Store over what is there',
+  keepStored: 'Keep what is there',
+  takeOver: 'Take over into the set-up',
+  takeOverMeans: 'Sets in this program what the slot holds; one edit, which can be undone',
   memoryHint: 'So that the simplest part works where Nimble Lever is not.',
   noMemory: 'This device has no memory of its own: without Nimble Lever it does what it does by itself.',
   slot: 'Slot',

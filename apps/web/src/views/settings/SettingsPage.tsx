@@ -38,6 +38,7 @@ export function SettingsPage() {
             disableClearable
             size="small"
             onChange={(_event, choice) => void dispatch(chooseLayout(choice.id))}
+            // Eight and thirty layouts are searched, not scrolled through.
             renderInput={(params) => <TextField {...params} label={WORDS.layout} />}
           />
           <TextField

@@ -29,6 +29,7 @@ import {
 
 /** The rig of the demo, from the dial that everyone tries first to the voice. */
 const MODELS = [
+  // In the order in which the story needs them.
   'bench-dial',
   'pocket-mouse',
   'twelve-pad',

@@ -77,6 +77,7 @@ export const brindle = (): Program =>
     ['turn', 'Turn the canvas', 'Shift+R', 'view', 'rotate'],
     ['clear', 'Clear the canvas', 'Ctrl+Delete', 'edit', 'delete'],
     ['undo', 'Undo', 'Ctrl+Z', 'edit', 'undo'],
+    // Two of the programs redo by other keys than most: what every profile has to cope with.
     ['redo', 'Redo', 'Ctrl+Y', 'edit', 'redo'],
   ]);
 

@@ -27,6 +27,7 @@ interface Props {
   /** Pixels. */
   readonly height: number;
   readonly onHeight: (height: number) => void;
+  /** The list's field, so that Enter on a cell can go there. */
   readonly chooserRef: RefObject<HTMLInputElement | null>;
   /** The keys go back to the cell. */
   readonly onDone: () => void;

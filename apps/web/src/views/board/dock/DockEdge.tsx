@@ -20,6 +20,7 @@ const Edge = styled('div')(({ theme: { vars } }) => ({
 const KEY_STEP = 16;
 
 interface Props {
+  /** Pixels. */
   readonly height: number;
   readonly onHeight: (height: number) => void;
 }

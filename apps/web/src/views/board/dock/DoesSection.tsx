@@ -12,8 +12,8 @@ import { Section } from './Section.tsx';
 import { triedOut } from './triedOut.ts';
 import type { CellEdits } from './useCellEdits.ts';
 
-const RingEditor = lazy(async () => ({
-  default: (await import('../../../editors/RingEditor.tsx')).RingEditor,
+const RadialMenuEditor = lazy(async () => ({
+  default: (await import('../../../editors/RadialMenuEditor.tsx')).RadialMenuEditor,
 }));
 
 const Fields = styled('div')({
@@ -37,7 +37,7 @@ export function DoesSection({ edits, chooserRef, onDone }: Props) {
   const compiled = useAppSelector(selectCompiled);
   const recording = useAppSelector((state) => selectBoardState(state).recording);
   const [composing, setComposing] = useState(false);
-  const [ring, setRing] = useState<string | null>(null);
+  const [menu, setMenu] = useState<string | null>(null);
   // The engine is asked again only when the binding or something it depends on has changed.
   const tried = useMemo(() => triedOut(compiled, cell.slot), [compiled, cell.slot]);
   // Off sends nothing, so that how it is sent has no meaning; who hears it all the same has.
@@ -70,17 +70,17 @@ export function DoesSection({ edits, chooserRef, onDone }: Props) {
             setComposing(open);
             if (!open) onDone();
           }}
-          onEditRing={setRing}
+          onEditMenu={setMenu}
           onDone={onDone}
         />
       </Fields>
-      {ring !== null && (
+      {menu !== null && (
         <Suspense fallback={null}>
-          <RingEditor
-            menu={ring}
-            onMenu={setRing}
+          <RadialMenuEditor
+            menu={menu}
+            onMenu={setMenu}
             onClose={() => {
-              setRing(null);
+              setMenu(null);
               onDone();
             }}
           />

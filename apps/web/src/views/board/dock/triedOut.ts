@@ -12,6 +12,7 @@ export interface Pulse {
 
 /** What comes of using a control once. */
 export interface Tried {
+  /** In the order of time; one that is not over ends with the try. */
   readonly pulses: readonly Pulse[];
   /** What it changes in Nimble Lever itself, in words: a layer, a page, a menu that opens; and what it asks for. */
   readonly changes: readonly string[];

@@ -64,6 +64,7 @@ export function useCellEdits() {
     profile,
     programName: cell.column.name,
     action: binding?.behaviour.kind === 'action' ? binding.behaviour.action : null,
+    device: slot.device,
     latched: style === 'latch',
     onlyMessages: slot.trigger === 'slide',
     pair: opposite && { isPlus: isPlus(slot.trigger), set: setPair },

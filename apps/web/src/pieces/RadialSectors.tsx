@@ -3,7 +3,7 @@ import type { RadialItem } from '@nimble-lever/core/setup';
 import type { DOMAttributes } from 'react';
 import { FACE_ICONS } from './faceIcons.ts';
 
-/** The ring's inner and outer radius, and where its labels sit, as parts of half its size. */
+/** The menu's inner and outer radius, and where its labels sit, as parts of half its size. */
 const INNER = 0.2;
 /** Of half the menu's width: where its items end, and where their labels stand. */
 const OUTER = 0.97;
@@ -11,7 +11,7 @@ const LABELS = 0.63;
 
 const Box = styled('div')(({ theme: { vars } }) => ({
   position: 'relative',
-  '& svg.ring': { position: 'absolute', inset: 0, filter: 'drop-shadow(0 4px 14px rgb(0 0 0 / 0.28))' },
+  '& svg.sectors': { position: 'absolute', inset: 0, filter: 'drop-shadow(0 4px 14px rgb(0 0 0 / 0.28))' },
   '& .sector': { fill: vars?.palette.tokens.sheet, stroke: vars?.palette.divider, strokeWidth: 1.5 },
   '& .sector[data-on=true]': {
     fill: vars?.palette.tokens.accentTint,
@@ -46,6 +46,7 @@ const Box = styled('div')(({ theme: { vars } }) => ({
 /** A radial menu as it opens: the same piece shows it in Rehearse and while it is made. */
 interface Props {
   readonly items: readonly RadialItem[];
+  /** By its place, clockwise from the top; null in the middle. */
   readonly highlighted: number | null;
   /** For editing: the item that is selected. */
   readonly selected?: number | null;
@@ -59,6 +60,7 @@ interface Props {
 /** How an item takes part in dragging. */
 interface ItemDrag {
   readonly ref: (node: HTMLElement | null) => void;
+  /** What makes it draggable. */
   readonly listeners: DOMAttributes<HTMLElement>;
   /** How far it is dragged: pixels. */
   readonly shift: readonly [x: number, y: number] | null;
@@ -70,12 +72,12 @@ interface ItemDrag {
 const STILL: ItemDrag = { ref: () => undefined, listeners: {}, shift: null, lit: false };
 
 /** A radial menu: up to eight items in equal sectors, the first at the top, then clockwise. */
-export function RadialRing({ items, highlighted, selected = null, size, onItem, wrap }: Props) {
+export function RadialSectors({ items, highlighted, selected = null, size, onItem, wrap }: Props) {
   const half = size / 2;
   const count = items.length;
   return (
     <Box style={{ width: size, height: size }}>
-      <svg className="ring" viewBox={`${-half} ${-half} ${size} ${size}`} aria-hidden>
+      <svg className="sectors" viewBox={`${-half} ${-half} ${size} ${size}`} aria-hidden>
         {items.map((_item, i) => (
           <path
             // biome-ignore lint/suspicious/noArrayIndexKey: a sector is its place.
@@ -107,10 +109,14 @@ export function RadialRing({ items, highlighted, selected = null, size, onItem, 
 /** One item, as a slice of the circle with its label. */
 interface ItemProps {
   readonly item: RadialItem;
+  /** Its place, clockwise from the top. */
   readonly at: number;
   readonly count: number;
+  /** Half the menu's width: pixels. */
   readonly half: number;
+  /** It is highlighted, or selected while the menu is made. */
   readonly on: boolean;
+  /** Undefined where nothing is made: then it is no toggle. */
   readonly pressed: boolean | undefined;
   readonly onItem: (item: number) => void;
   readonly useDrag?: (item: number) => ItemDrag;
@@ -146,7 +152,7 @@ function Item({ item, at, count, half, on, pressed, onItem, useDrag = useStill }
   );
 }
 
-/** The outline of one of `count` equal sectors of a ring round the origin. */
+/** The outline of one of `count` equal sectors round the origin. */
 function sectorPath(index: number, count: number, inner: number, outer: number): string {
   if (count === 1) {
     const circle = (r: number) => `M0 ${-r}A${r} ${r} 0 1 1 0 ${r}A${r} ${r} 0 1 1 0 ${-r}Z`;

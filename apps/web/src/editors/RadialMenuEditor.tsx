@@ -27,8 +27,8 @@ import { newId } from '../app/setup/newId.ts';
 import { selectSetup } from '../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { useDraft } from '../app/useDraft.ts';
-import { RadialRing } from '../pieces/RadialRing.tsx';
-import { RingItemFields } from './RingItemFields.tsx';
+import { RadialSectors } from '../pieces/RadialSectors.tsx';
+import { RadialItemFields } from './RadialItemFields.tsx';
 import { WORDS } from './words.ts';
 
 /** Wide enough for eight items with labels of two lines. */
@@ -52,31 +52,31 @@ const Body = styled('div')(({ theme: { vars } }) => ({
 /** A menu by its id; it may be gone when another page removes it. */
 interface Props {
   readonly menu: string;
-  /** Goes on to another ring, one that an item opens. */
+  /** Goes on to another menu, one that an item opens. */
   readonly onMenu: (menu: string) => void;
   readonly onClose: () => void;
 }
 
-/** A radial menu edited as the ring it is: items dragged to their places or moved by keys, each with its label and what it does. */
-export function RingEditor({ menu: id, onMenu, onClose }: Props) {
+/** A radial menu edited as it will open: items dragged to their places or moved by keys, each with its label and what it does. */
+export function RadialMenuEditor({ menu: id, onMenu, onClose }: Props) {
   const setup = useAppSelector(selectSetup);
   const menu = setup.radialMenus.find((own) => own.id === id);
   return (
-    <Dialog open={menu !== undefined} onClose={onClose} maxWidth={false} aria-labelledby="ring-title">
-      {menu && <Ring key={menu.id} menu={menu} onMenu={onMenu} onClose={onClose} />}
+    <Dialog open={menu !== undefined} onClose={onClose} maxWidth={false} aria-labelledby="radial-menu-title">
+      {menu && <MenuBody key={menu.id} menu={menu} onMenu={onMenu} onClose={onClose} />}
     </Dialog>
   );
 }
 
 /** The menu itself. */
-interface RingProps extends Pick<Props, 'onMenu' | 'onClose'> {
+interface MenuProps extends Pick<Props, 'onMenu' | 'onClose'> {
   readonly menu: RadialMenu;
 }
 
 /**
  * The menu as it will open, each item in its place; arrows go round it, dragging puts items in another order.
  */
-function Ring({ menu, onMenu, onClose }: RingProps) {
+function MenuBody({ menu, onMenu, onClose }: MenuProps) {
   const dispatch = useAppDispatch();
   const setup = useAppSelector(selectSetup);
   const [wanted, setSelected] = useState(0);
@@ -110,9 +110,9 @@ function Ring({ menu, onMenu, onClose }: RingProps) {
     const next = (selected + by + count) % count;
     if (event.altKey) move(selected, next);
     else setSelected(next);
-    const ring = event.currentTarget;
+    const items = event.currentTarget;
     // After it is drawn in its new place.
-    setTimeout(() => ring.querySelector<HTMLElement>(`[data-item="${next}"]`)?.focus());
+    setTimeout(() => items.querySelector<HTMLElement>(`[data-item="${next}"]`)?.focus());
   };
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     if (over) move(Number(active.id), Number(over.id));
@@ -123,7 +123,7 @@ function Ring({ menu, onMenu, onClose }: RingProps) {
         ...menu.items,
         {
           id: newId('item', 'item'),
-          label: WORDS.ring.item,
+          label: WORDS.radial.item,
           icon: null,
           action: { kind: 'shortcut', shortcut: 'Ctrl+Z' },
         },
@@ -133,13 +133,13 @@ function Ring({ menu, onMenu, onClose }: RingProps) {
   return (
     <Body>
       <header>
-        <h2 id="ring-title">{WORDS.ring.title}</h2>
-        <OutlinedInput {...name} inputProps={{ 'aria-label': WORDS.ring.name, maxLength: 60 }} />
+        <h2 id="radial-menu-title">{WORDS.radial.title}</h2>
+        <OutlinedInput {...name} inputProps={{ 'aria-label': WORDS.radial.name, maxLength: 60 }} />
       </header>
       <DndContext sensors={sensors} onDragEnd={onDragEnd}>
         {/* biome-ignore lint/a11y/noStaticElementInteractions: the items inside take the keys. */}
         <div onKeyDown={onKey}>
-          <RadialRing
+          <RadialSectors
             items={menu.items}
             highlighted={null}
             selected={selected}
@@ -150,45 +150,45 @@ function Ring({ menu, onMenu, onClose }: RingProps) {
         </div>
       </DndContext>
       <div className="fields">
-        <p>{WORDS.ring.help}</p>
+        <p>{WORDS.radial.help}</p>
         {item && everywhere && (
-          <RingItemFields
+          <RadialItemFields
             key={`${menu.id} ${selected}`}
             place={`${menu.id} ${selected}`}
             item={item}
             onChange={(next, first) => setItems(menu.items.with(selected, next), selected, first)}
-            onEditRing={onMenu}
+            onEditMenu={onMenu}
           />
         )}
         <div className="row">
           <Button
             startIcon={<Plus size={15} aria-hidden />}
             disabled={menu.items.length >= MOST_ITEMS}
-            title={menu.items.length >= MOST_ITEMS ? WORDS.ring.full : undefined}
+            title={menu.items.length >= MOST_ITEMS ? WORDS.radial.full : undefined}
             onClick={add}
           >
-            {WORDS.ring.add}
+            {WORDS.radial.add}
           </Button>
           <Button
             startIcon={<Trash2 size={15} aria-hidden />}
             disabled={menu.items.length < 2}
             onClick={() => setItems(menu.items.toSpliced(selected, 1), Math.max(0, selected - 1))}
           >
-            {WORDS.ring.remove}
+            {WORDS.radial.remove}
           </Button>
         </div>
       </div>
       <footer>
         <span />
         <Button variant="contained" onClick={onClose}>
-          {WORDS.ring.done}
+          {WORDS.radial.done}
         </Button>
       </footer>
     </Body>
   );
 }
 
-/** What makes an item of the ring draggable and a place to drop another on. */
+/** What makes an item of the menu draggable and a place to drop another on. */
 function useDraggedItem(index: number) {
   const { setNodeRef: setDragged, listeners, transform, isDragging } = useDraggable({ id: index });
   const { setNodeRef: setTarget, isOver } = useDroppable({ id: index });

@@ -19,11 +19,12 @@ interface Props {
   readonly item: RadialItem;
   /** `first` is edited with it, as one. */
   readonly onChange: (item: RadialItem, first?: readonly SingleEdit[]) => void;
-  readonly onEditRing: (menu: string) => void;
+  /** Goes on to another menu, one that the item opens. */
+  readonly onEditMenu: (menu: string) => void;
 }
 
 /** Label, icon and action of one item of a radial menu. It runs common commands, or shortcuts of any program. */
-export function RingItemFields({ place, item, onChange, onEditRing }: Props) {
+export function RadialItemFields({ place, item, onChange, onEditMenu }: Props) {
   const setup = useAppSelector(selectSetup);
   const [recording, setRecording] = useState(false);
   const [composing, setComposing] = useState(false);
@@ -38,6 +39,7 @@ export function RingItemFields({ place, item, onChange, onEditRing }: Props) {
     profile,
     programName: '',
     action: item.action,
+    device: null,
     latched: false,
     onlyMessages: false,
     pair: null,
@@ -46,7 +48,7 @@ export function RingItemFields({ place, item, onChange, onEditRing }: Props) {
   return (
     <>
       <Row>
-        <OutlinedInput {...label} inputProps={{ 'aria-label': WORDS.ring.label, maxLength: 24 }} />
+        <OutlinedInput {...label} inputProps={{ 'aria-label': WORDS.radial.label, maxLength: 24 }} />
         <IconField icon={item.icon} onChange={(icon) => onChange({ ...item, icon })} />
       </Row>
       <Row style={{ gridTemplateColumns: '1fr' }}>
@@ -57,7 +59,7 @@ export function RingItemFields({ place, item, onChange, onEditRing }: Props) {
           onRecord={() => setRecording(true)}
           onStop={() => setRecording(false)}
           onCompose={setComposing}
-          onEditRing={onEditRing}
+          onEditMenu={onEditMenu}
           onDone={() => undefined}
         />
       </Row>
