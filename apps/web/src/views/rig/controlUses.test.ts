@@ -25,7 +25,7 @@ test.each([
     'far',
     ['Clockwise: Last frame', 'Anticlockwise: First frame', 'Press: Take'],
   ],
-  ['pocket-mouse', 'wheel', 'brindle', 'base', ['Press: off', 'Clockwise: null', 'Anticlockwise: null']],
+  ['pocket-mouse', 'wheel', 'brindle', 'base', ['Wheel press: off', 'Wheel up: null', 'Wheel down: null']],
   // A use that is not expected shows only where it is set.
   ['pen-tablet', 'upper-switch', 'brindle', 'base', ['Press: Hand', 'Press while touching: Zoom in']],
   ['pen-tablet', 'upper-switch', 'hushbox', 'base', ['Press: null']],
