@@ -32,7 +32,9 @@ test('a device nobody has seen is added from its descriptor, bound on the Board 
   await page.getByRole('button', { name: 'Add to the rig' }).click();
 
   // On the Board: its drawing and its rows.
-  await expect(page.getByRole('group', { name: 'Brass knob' })).toBeVisible();
+  await expect(page.getByRole('gridcell', { selected: true })).toHaveAccessibleName(/^Brass knob, /);
+  await page.getByRole('grid').hover();
+  await page.mouse.wheel(0, -9000);
   await control(page, 'Brass knob', 'Button 2').click();
   const target = page.getByRole('row', { name: /^Button 2/ }).getByRole('gridcell', { name: / in Brindle:/ });
   await expect(target).toHaveAttribute('aria-selected', /true|false/);

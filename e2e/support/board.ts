@@ -46,7 +46,6 @@ export async function assignTrigger(
 export async function choose(page: Page, typed: string): Promise<void> {
   const chooser = page.getByRole('combobox', { name: 'Choose a command' });
   await chooser.fill(typed);
-  await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Enter');
 }
 

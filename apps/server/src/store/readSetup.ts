@@ -13,6 +13,7 @@ import {
   keyOf,
   layerSchema,
   macroSchema,
+  menuOwner,
   type PartKind,
   type Profile,
   profileSchema,
@@ -135,7 +136,9 @@ class Reader {
   #dropUnsound(setup: Setup): void {
     const everywhere = setup.profiles[EVERYWHERE] as Profile;
     const wrongMenu = (menu: Setup['radialMenus'][number]) =>
-      menu.items.map(({ action }) => checkAction(setup, everywhere, action)).find(Boolean) ?? null;
+      menu.items
+        .map(({ action }) => checkAction(setup, menuOwner(setup, menu) ?? everywhere, action))
+        .find(Boolean) ?? null;
     for (let left = -1; left !== setup.macros.length + setup.radialMenus.length; ) {
       left = setup.macros.length + setup.radialMenus.length;
       setup.macros = this.#sound('macro', setup.macros, ({ steps }) => checkSteps(setup, steps));

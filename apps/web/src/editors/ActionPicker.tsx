@@ -38,7 +38,7 @@ export function ActionPicker(props: Props) {
   const take = (notation: string) => takeSteps(target, notation);
   // Making the menu and binding it is one edit: taken back, neither is left over.
   const newMenu = () => {
-    const menu = makeMenu(setup.radialMenus);
+    const menu = makeMenu(setup.radialMenus, target.profile.program);
     const after = setup.radialMenus.at(-1)?.id ?? null;
     const made = { kind: 'add', at: itemAt.radialMenu(menu.id), item: menu, after } as const;
     setAction({ kind: 'radial', menu: menu.id }, [made]);
@@ -71,7 +71,7 @@ export function ActionPicker(props: Props) {
 }
 
 /** A menu to begin with: one item that undoes. */
-function makeMenu(menus: readonly RadialMenu[]): RadialMenu {
+function makeMenu(menus: readonly RadialMenu[], program: string | null): RadialMenu {
   const names = new Set(menus.map((menu) => menu.name));
   let name: string = WORDS.newMenu;
   for (let i = 2; names.has(name); i++) name = `${WORDS.newMenu} ${i}`;
@@ -79,6 +79,7 @@ function makeMenu(menus: readonly RadialMenu[]): RadialMenu {
   return {
     id,
     name,
+    program,
     items: [{ id: 'item-1', label: 'Undo', icon: 'undo', action: { kind: 'shortcut', shortcut: 'Ctrl+Z' } }],
   };
 }

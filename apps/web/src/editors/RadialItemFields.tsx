@@ -1,6 +1,7 @@
 import OutlinedInput from '@mui/material/OutlinedInput';
 import { styled } from '@mui/material/styles';
-import { EVERYWHERE, type RadialItem, type SingleEdit } from '@nimble-lever/core/setup';
+import { menuOwner, type RadialItem, type RadialMenu, type SingleEdit } from '@nimble-lever/core/setup';
+import { profileName } from '@nimble-lever/core/words';
 import { useState } from 'react';
 import { selectSetup } from '../app/setup/selectors.ts';
 import { useAppSelector } from '../app/store.ts';
@@ -16,6 +17,8 @@ const Row = styled('div')({ display: 'grid', gridTemplateColumns: '1fr 1fr', gap
 interface Props {
   /** Stands for the item. */
   readonly place: string;
+  /** The menu it stands in. */
+  readonly menu: RadialMenu;
   readonly item: RadialItem;
   /** `first` is edited with it, as one. */
   readonly onChange: (item: RadialItem, first?: readonly SingleEdit[]) => void;
@@ -23,21 +26,21 @@ interface Props {
   readonly onEditMenu: (menu: string) => void;
 }
 
-/** Label, icon and action of one item of a radial menu. It runs common commands, or shortcuts of any program. */
-export function RadialItemFields({ place, item, onChange, onEditMenu }: Props) {
+/** Label, icon and action of one item of a radial menu. It runs commands of the menu's program, common ones, or anything. */
+export function RadialItemFields({ place, menu, item, onChange, onEditMenu }: Props) {
   const setup = useAppSelector(selectSetup);
   const [recording, setRecording] = useState(false);
   const [composing, setComposing] = useState(false);
   const label = useDraft(item.label, (text) => {
     if (text.trim()) onChange({ ...item, label: text.trim() });
   });
-  const profile = setup.profiles[EVERYWHERE];
+  const profile = menuOwner(setup, menu);
   if (!profile) return null;
   const target: ActionTarget = {
     place,
     setup,
     profile,
-    programName: '',
+    programName: menu.program === null ? '' : profileName(setup, profile.id),
     action: item.action,
     device: null,
     latched: false,

@@ -13,9 +13,9 @@ import OutlinedInput from '@mui/material/OutlinedInput';
 import { styled } from '@mui/material/styles';
 import {
   changesOf,
-  EVERYWHERE,
   itemAt,
   MOST_ITEMS,
+  menuOwnerChanges,
   type RadialItem,
   type RadialMenu,
   type SingleEdit,
@@ -27,6 +27,7 @@ import { newId } from '../app/setup/newId.ts';
 import { selectSetup } from '../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { useDraft } from '../app/useDraft.ts';
+import { ChoiceField } from '../pieces/ChoiceField.tsx';
 import { RadialSectors } from '../pieces/RadialSectors.tsx';
 import { RadialItemFields } from './RadialItemFields.tsx';
 import { WORDS } from './words.ts';
@@ -84,7 +85,7 @@ function MenuBody({ menu, onMenu, onClose }: MenuProps) {
   const selected = Math.min(wanted, menu.items.length - 1);
   // A press that moves less than this is a click on the item.
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
-  const everywhere = setup.profiles[EVERYWHERE];
+
   const item = menu.items[selected];
   const set = (next: RadialMenu, first: readonly SingleEdit[] = []) => {
     dispatch(makeEdits([...first, ...changesOf(itemAt.radialMenu(menu.id), menu, next)]));
@@ -135,6 +136,17 @@ function MenuBody({ menu, onMenu, onClose }: MenuProps) {
       <header>
         <h2 id="radial-menu-title">{WORDS.radial.title}</h2>
         <OutlinedInput {...name} inputProps={{ 'aria-label': WORDS.radial.name, maxLength: 60 }} />
+        <ChoiceField
+          label={WORDS.radial.program}
+          value={menu.program ?? ''}
+          options={[
+            ['', WORDS.radial.everyProgram],
+            ...setup.programs.map((program) => [program.id, WORDS.radial.ofProgram(program.name)] as const),
+          ]}
+          onChange={(program) =>
+            dispatch(makeEdits(menuOwnerChanges(setup, menu, program === '' ? null : program)))
+          }
+        />
       </header>
       <DndContext sensors={sensors} onDragEnd={onDragEnd}>
         {/* biome-ignore lint/a11y/noStaticElementInteractions: the items inside take the keys. */}
@@ -151,10 +163,11 @@ function MenuBody({ menu, onMenu, onClose }: MenuProps) {
       </DndContext>
       <div className="fields">
         <p>{WORDS.radial.help}</p>
-        {item && everywhere && (
+        {item && (
           <RadialItemFields
             key={`${menu.id} ${selected}`}
             place={`${menu.id} ${selected}`}
+            menu={menu}
             item={item}
             onChange={(next, first) => setItems(menu.items.with(selected, next), selected, first)}
             onEditMenu={onMenu}

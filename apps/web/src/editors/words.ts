@@ -84,6 +84,9 @@ export const WORDS = {
   high: 'Highest',
   editMenu: 'Edit the radial menu…',
   radial: {
+    program: 'Whose commands',
+    everyProgram: 'For every program',
+    ofProgram: (name: string) => `Commands of ${name}`,
     title: 'Radial menu',
     name: 'Name',
     label: 'Label',

@@ -14,10 +14,19 @@ const Card = styled('div')(({ theme: { vars } }) => ({
     boxShadow: `inset 0 0 0 1px ${vars?.palette.text.primary}`,
   },
   '& header': { display: 'flex', justifyContent: 'space-between', gap: 8, fontSize: 12, height: 18 },
-  '& header b': { fontWeight: 650, whiteSpace: 'nowrap' },
+  // Where both are too long, the name gives way: what is beside it is a warning as a rule.
+  '& header b': {
+    fontWeight: 650,
+    whiteSpace: 'nowrap',
+    minWidth: 0,
+    overflow: 'hidden',
+    textOverflow: 'ellipsis',
+  },
   '& header span': {
     color: vars?.palette.text.secondary,
     whiteSpace: 'nowrap',
+    flex: 'none',
+    maxWidth: '75%',
     overflow: 'hidden',
     textOverflow: 'ellipsis',
   },

@@ -17,6 +17,8 @@ interface Props extends DeviceHandlers {
   readonly values: Readonly<Record<string, number>>;
   /** What a control carries, drawn on it; handed in, so that a drawing without faces brings no icons with it. */
   readonly faceOf?: (control: Control) => ReactNode;
+  /** What lies on the device's body and under its controls, in its millimetres; it may reach beyond. */
+  readonly under?: ReactNode;
   /** What a control is called to someone who does not see it. */
   readonly hint: (control: Control) => string;
 }
@@ -47,7 +49,17 @@ const Svg = styled('svg')(({ theme: { vars } }) => ({
  * of the Tab key; inside, Left and Right go from control to control, and Up and Down turn or push the one that is
  * reached, so that a pad of twelve keys is not twelve stops (WAI-ARIA Authoring Practices, "roving tabindex").
  */
-export function DeviceDrawing({ device, lit, selected, angles, values, faceOf, hint, ...handlers }: Props) {
+export function DeviceDrawing({
+  device,
+  lit,
+  selected,
+  angles,
+  values,
+  faceOf,
+  under,
+  hint,
+  ...handlers
+}: Props) {
   const [reached, setReached] = useState<string | null>(null);
   const { controls } = device;
   const known = (id: string | null) => controls.some((control) => control.id === id);
@@ -72,11 +84,13 @@ export function DeviceDrawing({ device, lit, selected, angles, values, faceOf, h
       role="group"
       aria-label={device.name}
       onKeyDown={onKeyDown}
+      overflow={under ? 'visible' : undefined}
     >
       {device.body.map((shape, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: the outline never changes order.
         <ShapeMark key={i} shape={shape} className="body" />
       ))}
+      {under}
       {controls.map((control) => (
         <ControlMark
           key={control.id}

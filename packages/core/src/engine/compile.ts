@@ -90,7 +90,12 @@ export function compile(setup: Setup, previous: Compiled | null = null): Compile
     profiles.set(profile.id, same ? kept : compileProfile(setup, controls, profile, commandsOf, kept));
   }
   const macrosSame = previous && before?.macros === setup.macros;
-  const menusSame = previous && commonSame && before?.radialMenus === setup.radialMenus;
+  const menusSame =
+    previous &&
+    commonSame &&
+    before?.radialMenus === setup.radialMenus &&
+    // Their items may be commands of programs.
+    before.programs === setup.programs;
   return {
     setup,
     rules: indexRules(setup, previous?.rules),

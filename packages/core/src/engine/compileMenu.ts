@@ -1,4 +1,4 @@
-import { EVERYWHERE, type RadialMenu, type Setup } from '../setup/index.ts';
+import { menuOwner, type RadialMenu, type Setup } from '../setup/index.ts';
 import { effectOf, plainly } from './compileEffect.ts';
 import type { Sending } from './effect.ts';
 import { fingerprintOf } from './fingerprint.ts';
@@ -12,11 +12,12 @@ export interface CompiledMenu {
   readonly fingerprint: string;
 }
 
-/** Makes a radial menu ready. Its commands are those that most programs share. */
-export function compileMenu(setup: Setup, { id, items }: RadialMenu): CompiledMenu {
-  const everywhere = setup.profiles[EVERYWHERE];
+/** Makes a radial menu ready. Its commands are those of its program, and those that most programs share. */
+export function compileMenu(setup: Setup, menu: RadialMenu): CompiledMenu {
+  const { id, items } = menu;
+  const owner = menuOwner(setup, menu);
   const sendings = items.map(({ action }) => {
-    const effect = everywhere ? effectOf(setup, everywhere, action) : null;
+    const effect = owner ? effectOf(setup, owner, action) : null;
     return effect && plainly(effect);
   });
   return { id, items: sendings, fingerprint: fingerprintOf(sendings) };

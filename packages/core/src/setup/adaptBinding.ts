@@ -1,7 +1,7 @@
 import { isPressed, type Trigger } from '../devices/index.ts';
 import type { Action } from './action.ts';
 import type { Binding } from './binding.ts';
-import { commandOf, type Profile, type Setup } from './setup.ts';
+import { type Command, commandOf, type Profile, type Setup } from './setup.ts';
 
 /**
  * A binding taken to another profile and trigger. A command that is not known there becomes that program's
@@ -24,13 +24,15 @@ export function adaptBinding(
 }
 
 /** A command becomes the other program’s command of the same intent; without one, the keys it was. */
-function adaptAction(setup: Setup, action: Action, from: Profile, to: Profile): Action {
-  if (action.kind !== 'command' || commandOf(setup, to, action.command)) return action;
+export function adaptAction(setup: Setup, action: Action, from: Profile, to: Profile): Action {
+  if (action.kind !== 'command') return action;
+  const own = setup.programs.find(({ id }) => id === to.program)?.commands ?? [];
+  if (own.some(({ id }) => id === action.command)) return action;
   const command = commandOf(setup, from, action.command);
   if (!command) return action;
-  const own = setup.programs.find(({ id }) => id === to.program)?.commands ?? [];
-  const same = [...own, ...setup.commonCommands].find(
-    ({ intent }) => intent !== null && intent === command.intent,
-  );
+  const hasIntent = ({ intent }: Command) => intent !== null && intent === command.intent;
+  // The program's own before a common one: it may do the same by other keys.
+  const same =
+    own.find(hasIntent) ?? setup.commonCommands.find((each) => each.id === command.id || hasIntent(each));
   return same ? { kind: 'command', command: same.id } : { kind: 'shortcut', shortcut: command.shortcut };
 }

@@ -5,7 +5,7 @@ import { faultOfProfile } from './checkSetup.ts';
 import type { Fault } from './fault.ts';
 import type { MacroStep } from './macro.ts';
 import type { Refusal } from './refusal.ts';
-import { BASE_LAYER, EVERYWHERE, type Profile, type Setup } from './setup.ts';
+import { BASE_LAYER, EVERYWHERE, menuOwner, type Profile, type Setup } from './setup.ts';
 
 /** Where in the set-up something is, as names and numbers from the top. */
 type Path = Fault['at'];
@@ -97,16 +97,20 @@ function faultsOfProfile(setup: Setup, key: string, profile: Profile): readonly 
   return fault ? [...faults, fault] : faults;
 }
 
-/** Items belong to no program: they may do what Everywhere may. */
+/** Items may do what the menu's program may, or Everywhere. */
 function faultsOfMenus(setup: Setup): readonly Fault[] {
-  const everywhere = setup.profiles[EVERYWHERE];
-  if (!everywhere) return [];
-  return setup.radialMenus.flatMap(({ items }, i) =>
-    items.flatMap(({ action }, j): readonly Fault[] => {
-      const refusal = checkAction(setup, everywhere, action);
+  return setup.radialMenus.flatMap((menu, i): readonly Fault[] => {
+    const { program, items } = menu;
+    if (program !== null && !setup.programs.some(({ id }) => id === program)) {
+      return [{ at: ['radialMenus', i, 'program'], refusal: { code: 'unknown-program', program } }];
+    }
+    const owner = menuOwner(setup, menu);
+    if (!owner) return [];
+    return items.flatMap(({ action }, j): readonly Fault[] => {
+      const refusal = checkAction(setup, owner, action);
       return refusal ? [{ at: ['radialMenus', i, 'items', j, 'action'], refusal }] : [];
-    }),
-  );
+    });
+  });
 }
 
 /** Where each id of a list stands. */

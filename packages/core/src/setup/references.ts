@@ -94,7 +94,11 @@ export function isNamed(setup: Setup, things: readonly Reference[]): boolean {
   }
   return (
     setup.macros.some(({ steps }) => steps.some((step) => names(namedByStep(step)))) ||
-    setup.radialMenus.some(({ items }) => items.some(({ action }) => names(namedByAction(action))))
+    setup.radialMenus.some(
+      ({ program, items }) =>
+        (program !== null && names([{ kind: 'program', id: program }])) ||
+        items.some(({ action }) => names(namedByAction(action))),
+    )
   );
 }
 

@@ -121,6 +121,14 @@ export function commandOf(setup: Setup, profile: Profile, id: string): Command |
   return own ?? setup.commonCommands.find((command) => command.id === id) ?? null;
 }
 
+/** The profile whose commands a radial menu's items may run: that of its program, or Everywhere. */
+export function menuOwner(
+  setup: Setup,
+  { program }: { readonly program: string | null },
+): Profile | undefined {
+  return (program === null ? undefined : profileOf(setup, program)) ?? setup.profiles[EVERYWHERE];
+}
+
 /** The ids of all commands, common ones first. No two commands of a set-up share an id. */
 export function commandIds(setup: Setup): readonly string[] {
   return [setup.commonCommands, ...setup.programs.map(({ commands }) => commands)].flat().map(({ id }) => id);

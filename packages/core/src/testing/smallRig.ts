@@ -107,6 +107,7 @@ export function smallMenus(): RadialMenu[] {
     {
       id: 'ring',
       name: 'Ring',
+      program: null,
       items: numberItems(
         [
           item('Undo', { kind: 'shortcut', shortcut: 'Ctrl+Z' }),

@@ -120,7 +120,7 @@ const sizeWords = ({ size }: BrindleState) => `Brush ${size} wide.`;
 const zoomWords = ({ zoom }: BrindleState) => `Zoom ${Math.round(zoom * 100)} %.`;
 const markWords = ({ marks }: BrindleState) =>
   `${marks.length} ${marks.length === 1 ? 'mark' : 'marks'} on the canvas.`;
-const toolWords = ({ tool }: BrindleState) => `The ${tool} is in hand.`;
+const toolWords = ({ tool }: BrindleState) => `Tool: ${tool}.`;
 const angleWords = ({ angle }: BrindleState) => `Canvas at ${angle}°.`;
 
 /** Its commands: shortcut, name, what it does to the state, what is said then. */

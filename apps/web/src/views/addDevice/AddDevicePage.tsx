@@ -1,10 +1,11 @@
 import Button from '@mui/material/Button';
 import OutlinedInput from '@mui/material/OutlinedInput';
 import { styled } from '@mui/material/styles';
-import { CATALOGUE, cutName, nameSchema } from '@nimble-lever/core/devices';
+import { CATALOGUE, cutName, type Device, mainTriggersOf, nameSchema } from '@nimble-lever/core/devices';
 import { SAMPLES, type Sample } from '@nimble-lever/core/devices/hid';
 import { type DragEvent, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
+import type { AskedUse } from '../../app/askedUse.ts';
 import { addDevice, addFromCatalogue } from '../../app/setup/addDevice.ts';
 import { newId } from '../../app/setup/newId.ts';
 import { useAppDispatch } from '../../app/store.ts';
@@ -84,7 +85,7 @@ export function AddDevicePage() {
     if (!found || !parsed.success) return;
     const id = newId(parsed.data, 'device');
     dispatch(addDevice({ ...found.described.device, id, name: parsed.data, descriptor: found.text }));
-    void navigate('/board');
+    void navigate('/board', { state: firstUse({ ...found.described.device, id }) });
   };
   const controls = found?.described.device.controls ?? [];
   return (
@@ -97,8 +98,8 @@ export function AddDevicePage() {
               key={device.id}
               size="small"
               onClick={() => {
-                dispatch(addFromCatalogue(device.id));
-                void navigate('/board');
+                const id = dispatch(addFromCatalogue(device.id));
+                void navigate('/board', { state: id && firstUse({ ...device, id }) });
               }}
             >
               {WORDS.addOne(device.name)}
@@ -180,4 +181,11 @@ export function AddDevicePage() {
       </Column>
     </Page>
   );
+}
+
+/** The new device's first control, for the Board to show: below nine others nobody would find it. */
+function firstUse({ id, controls }: Device): AskedUse | null {
+  const [control] = controls;
+  const [trigger] = control ? mainTriggersOf(control) : [];
+  return control && trigger ? { device: id, control: control.id, trigger, assigning: false } : null;
 }

@@ -95,9 +95,13 @@ export function BoardPage() {
   );
   const focusCell = useCallback(() => {
     // After the next drawing: the cell that is selected may not be drawn yet.
-    const focus = () =>
-      page.current?.querySelector<HTMLElement>('[role=gridcell][aria-selected=true]')?.focus();
-    setTimeout(focus);
+    const focus = () => {
+      const cell = page.current?.querySelector<HTMLElement>('[role=gridcell][data-current=true]');
+      cell?.focus();
+      return cell ? document.activeElement === cell : false;
+    };
+    // At once, so that the next key is the cell's; after the next drawing where it is not drawn yet.
+    if (!focus()) setTimeout(focus);
   }, []);
   const { state: led } = useLocation();
   const navigate = useNavigate();

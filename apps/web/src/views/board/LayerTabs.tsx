@@ -92,46 +92,43 @@ export function LayerTabs() {
           <Ellipsis size={16} aria-hidden />
         </IconButton>
       )}
-      <Menu
-        anchorEl={anchor}
-        open={anchor !== null}
-        onClose={() => setAnchor(null)}
-        // Else the closing menu takes the keys from the name's field, which ends the renaming.
-        disableRestoreFocus={renaming}
-      >
-        <MenuItem
-          onClick={() => {
-            setRenaming(true);
-            setAnchor(null);
-          }}
-        >
-          {WORDS.rename}
-        </MenuItem>
-        {([-1, 1] as const).map((by) => {
-          const to = layers.findIndex(({ id }) => id === layer) + by;
-          return (
-            <MenuItem
-              key={by}
-              disabled={to < 1 || to >= layers.length}
-              onClick={() => {
-                setAnchor(null);
-                dispatch(moveLayer(layers, layer, to));
-              }}
-            >
-              {by < 0 ? WORDS.layerLeft : WORDS.layerRight}
-            </MenuItem>
-          );
-        })}
-        <MenuItem
-          onClick={() => {
-            setAnchor(null);
-            dispatch(makeEdit({ kind: 'remove', at: itemAt.layer(layer) }));
-            dispatch(layerShown(BASE_LAYER));
-          }}
-        >
-          {WORDS.remove}
-        </MenuItem>
-      </Menu>
+      {anchor && (
+        <Menu anchorEl={anchor} open onClose={() => setAnchor(null)}>
+          <MenuItem
+            onClick={() => {
+              setAnchor(null);
+              // The menu goes first: it would take the keys from the name's field, which ends the renaming.
+              setTimeout(() => setRenaming(true));
+            }}
+          >
+            {WORDS.rename}
+          </MenuItem>
+          {([-1, 1] as const).map((by) => {
+            const to = layers.findIndex(({ id }) => id === layer) + by;
+            return (
+              <MenuItem
+                key={by}
+                disabled={to < 1 || to >= layers.length}
+                onClick={() => {
+                  setAnchor(null);
+                  dispatch(moveLayer(layers, layer, to));
+                }}
+              >
+                {by < 0 ? WORDS.layerLeft : WORDS.layerRight}
+              </MenuItem>
+            );
+          })}
+          <MenuItem
+            onClick={() => {
+              setAnchor(null);
+              dispatch(makeEdit({ kind: 'remove', at: itemAt.layer(layer) }));
+              dispatch(layerShown(BASE_LAYER));
+            }}
+          >
+            {WORDS.remove}
+          </MenuItem>
+        </Menu>
+      )}
       <IconButton
         aria-label={WORDS.newLayer}
         title={WORDS.newLayer}

@@ -7,9 +7,9 @@ export const WORDS = {
   matrix: 'Controls and programs',
   rig: 'Devices',
   addDevice: 'Add a device',
-  unplugged: 'gone',
+  unplugged: 'not connected',
   controlsCount: (count: number) => `${count} controls`,
-  lowBattery: (percent: number) => `low: ${percent} %`,
+  lowBattery: (percent: number) => `Battery low: ${percent} %`,
   keys: 'Arrows move · Enter chooses · R records · Delete goes back to inherit · ? shows all keys',
   // Each key with what it does, in the order in which one learns them.
   help: {

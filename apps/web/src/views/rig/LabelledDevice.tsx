@@ -19,8 +19,8 @@ const Box = styled('section')(({ theme: { vars } }) => ({
   overflow: 'hidden',
   '& .drawing': { position: 'absolute' },
   '& .lines': { position: 'absolute', inset: 0, width: '100%', height: '100%', pointerEvents: 'none' },
-  '& .lines path': { fill: 'none', stroke: vars?.palette.text.secondary, strokeWidth: 1 },
-  '& .lines path.on': { stroke: vars?.palette.text.primary, strokeWidth: 2 },
+  '& .leads path': { fill: 'none', stroke: vars?.palette.text.secondary, strokeWidth: 1 },
+  '& .leads path.on': { stroke: vars?.palette.text.primary, strokeWidth: 2 },
   '& .lines circle': { fill: vars?.palette.text.secondary },
   '& .label': {
     position: 'absolute',
@@ -109,6 +109,7 @@ export function LabelledDevice({ device, profile, layer, selected, lit, onUse }:
   const own = new Set(
     [...lit].flatMap((key) => (key.startsWith(`${device.id}/`) ? [key.slice(device.id.length + 1)] : [])),
   );
+  const scale = plan ? plan.drawing.width / device.width : 1;
   const nameOf = (id: string) => device.controls.find((control) => control.id === id)?.name ?? id;
   return (
     <Box ref={element} aria-label={WORDS.drawing}>
@@ -121,6 +122,17 @@ export function LabelledDevice({ device, profile, layer, selected, lit, onUse }:
               selected={selected}
               angles={{}}
               values={{}}
+              under={
+                // Under the controls: a line to one that is between others goes behind these, not across them.
+                <g
+                  className="leads"
+                  transform={`scale(${1 / scale}) translate(${-plan.drawing.left} ${-plan.drawing.top})`}
+                >
+                  {plan.labels.map(({ id, line }) => (
+                    <path key={id} className={id === selected ? 'on' : undefined} d={line} />
+                  ))}
+                </g>
+              }
               hint={(control) => `${control.name}: ${sentence(uses.get(control.id) ?? [])}`}
               onDown={(control) => onUse(control, true)}
               onUp={(control) => onUse(control, false)}
@@ -136,11 +148,8 @@ export function LabelledDevice({ device, profile, layer, selected, lit, onUse }:
           </div>
           {/* Lines and labels repeat what the controls' own names say, so that a screen reader is spared them. } */}
           <svg className="lines" aria-hidden>
-            {plan.labels.map(({ id, line, point }) => (
-              <g key={id}>
-                <path className={id === selected ? 'on' : undefined} d={line} />
-                <circle cx={point.x} cy={point.y} r={2} />
-              </g>
+            {plan.labels.map(({ id, point }) => (
+              <circle key={id} cx={point.x} cy={point.y} r={2} />
             ))}
           </svg>
           {plan.labels.map(({ id, side, y, width, texts, wraps }) => (

@@ -74,6 +74,7 @@ const paints = (): RadialMenu => {
   return {
     id: PAINTS,
     name: 'Paints',
+    program: null,
     items: numberItems(
       [
         item('Next colour', 'palette', 'C'),

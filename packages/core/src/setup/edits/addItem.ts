@@ -15,7 +15,7 @@ import {
   type Setup,
 } from '../setup.ts';
 import type { Undone } from './applied.ts';
-import { checkMenuItems, nameTaken } from './checks.ts';
+import { checkItemOf, checkMenu, nameTaken } from './checks.ts';
 import type { Draft, OwnItem } from './draft.ts';
 import type { SingleEdit } from './edit.ts';
 import type { Item } from './items.ts';
@@ -120,7 +120,7 @@ function checkBefore(setup: Setup, { kind, above }: Target, item: Item): Refusal
 }
 
 /** What the item refers to must be there. */
-function checkAfter(setup: Setup, { kind }: Target, item: OwnItem): Refusal | null {
+function checkAfter(setup: Setup, { kind, above }: Target, item: OwnItem): Refusal | null {
   switch (kind) {
     case 'profile':
       return checkNewProfile(setup, item as unknown as Profile);
@@ -128,9 +128,9 @@ function checkAfter(setup: Setup, { kind }: Target, item: OwnItem): Refusal | nu
     case 'step':
       return checkMacros(setup)[0] ?? null;
     case 'radial-menu':
-      return checkMenuItems(setup, (item as unknown as RadialMenu).items);
+      return checkMenu(setup, item as unknown as RadialMenu);
     case 'radial-item':
-      return checkMenuItems(setup, [item as unknown as RadialItem]);
+      return checkItemOf(setup, above, item as unknown as RadialItem);
     case 'layer':
       return setup.layers[0]?.id === BASE_LAYER ? null : { code: 'base-layer-missing' };
     case 'setup':

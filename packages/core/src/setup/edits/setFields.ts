@@ -5,13 +5,13 @@ import { acting, type Binding, type Slot } from '../binding.ts';
 import { checkMacros } from '../checkMacros.ts';
 import { checkBasedOn, checkBinding, checkProfile } from '../checkSetup.ts';
 import type { ItemKind } from '../itemKinds.ts';
-import type { RadialItem } from '../radialMenu.ts';
+import type { RadialItem, RadialMenu } from '../radialMenu.ts';
 import { hasNamed } from '../references.ts';
 import type { Refusal } from '../refusal.ts';
 import { EVERYWHERE, type Profile, type Setup } from '../setup.ts';
 import { itemAt, parseAddress, slotAt } from './address.ts';
 import type { Undone } from './applied.ts';
-import { checkMenuItems, nameTaken } from './checks.ts';
+import { checkItemOf, checkMenu, nameTaken } from './checks.ts';
 import type { Draft, OwnItem } from './draft.ts';
 import type { SetEdit, SingleEdit } from './edit.ts';
 import { shapeOf } from './items.ts';
@@ -98,14 +98,15 @@ function checkSet(setup: Setup, edit: SetEdit, kind: ItemKind, item: OwnItem): R
     case 'step':
       return checkMacros(setup)[0] ?? null;
     case 'radial-item':
-      return checkMenuItems(setup, [item as unknown as RadialItem]);
+      return checkItemOf(setup, parseAddress(edit.at)?.steps ?? [], item as unknown as RadialItem);
+    case 'radial-menu':
+      return Object.hasOwn(edit.fields, 'program') ? checkMenu(setup, item as unknown as RadialMenu) : null;
     case 'setup':
     case 'device':
     case 'control':
     case 'command':
     case 'rule':
     case 'layer':
-    case 'radial-menu':
     case 'unreadable':
       return null;
   }
