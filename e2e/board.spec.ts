@@ -81,6 +81,27 @@ test('Ctrl+K finds a command and goes to the control that runs it, from any view
   await expect(cell(page, 'Press', 'Hushbox')).toHaveAttribute('aria-selected', 'true');
 });
 
+test('what is typed right after Ctrl+K is not lost, however long the dialog takes to come', async ({
+  app,
+  quietPage: page,
+}) => {
+  let hold: () => void = () => undefined;
+  const held = new Promise<void>((resolve) => {
+    hold = resolve;
+  });
+  await page.route(/FindDialog/, async (route) => {
+    await held;
+    await route.continue();
+  });
+  await open(page, app.address, 'rehearse');
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('spl');
+  hold();
+  await expect(page.getByRole('combobox', { name: 'Find anything' })).toHaveValue('spl');
+  await page.keyboard.type('it');
+  await expect(page.getByRole('option', { name: /^Split here/ })).toContainText('Bench dial, press');
+});
+
 test('Find shows what was hidden, forgives a slip, and finds views, layers, triggers and actions', async ({
   app,
   quietPage: page,

@@ -138,10 +138,19 @@ test('a device talks to another computer, switched by a binding; its memory keep
   await control(page, 'Twelve pad', 'Key 11').click();
   await expect(now).toContainText('Twelve pad talks to Loft laptop');
   await control(page, 'Twelve pad', 'Key 5').click();
+  await page.getByRole('button', { name: 'Hushbox', exact: true }).click();
   await now.getByRole('button', { name: 'Loft laptop' }).click();
+  const loft = page.getByRole('region', { name: 'Loft laptop' });
+  // Nothing is in front there: Everywhere decides, whatever is in front here.
+  await expect(loft).toContainText('Nothing is in front there.');
+  await page
+    .getByRole('toolbar', { name: 'Windows' })
+    .getByRole('button', { name: 'Larkframe', exact: true })
+    .click();
+  await expect(loft).toContainText('In front there: Larkframe.');
+  await control(page, 'Twelve pad', 'Key 5').click();
   await expect(page.getByRole('list', { name: 'What it heard' })).toContainText('Space');
   // A device that talks to this computer still points into its windows: the middle of 48 seconds.
-  await page.getByRole('button', { name: 'Hushbox', exact: true }).click();
   await control(page, 'Pocket mouse', 'Left').click();
   await now.getByRole('button', { name: /^This computer|Studio desk/ }).click();
   await expect(page.getByRole('region', { name: /^Hushbox/ })).toContainText('At 24.0 s');

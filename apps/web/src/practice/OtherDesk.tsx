@@ -1,13 +1,17 @@
 import { styled } from '@mui/material/styles';
+import { profileAt } from '@nimble-lever/core/engine';
+import { profileName } from '@nimble-lever/core/words';
 import { Monitor } from 'lucide-react';
+import { selectSetup } from '../app/setup/selectors.ts';
 import { useAppSelector } from '../app/store.ts';
 import { Cap } from '../pieces/Keycap.tsx';
-import { selectDesk } from './deskSlice.ts';
+import { DESK_WINDOWS, selectDesk } from './deskSlice.ts';
 import { WORDS } from './words.ts';
 
 const Box = styled('section')(({ theme: { vars } }) => ({
   position: 'absolute',
-  inset: '6% 12%',
+  inset: '6% 12% auto',
+  maxHeight: '88%',
   display: 'flex',
   flexDirection: 'column',
   gap: 10,
@@ -21,11 +25,15 @@ const Box = styled('section')(({ theme: { vars } }) => ({
   '& ol': { margin: 0, padding: 0, listStyle: 'none', display: 'flex', flexWrap: 'wrap', gap: 6 },
 }));
 
-/** The desk of another computer: Nimble Lever is not there, so all one knows is what it heard. */
+/** The desk of another computer: what is in front there, what that decides, and what it heard. */
 export function OtherDesk() {
-  const { shown, elsewhere } = useAppSelector(selectDesk);
+  const { shown, elsewhere, fronts } = useAppSelector(selectDesk);
+  const setup = useAppSelector(selectSetup);
+  const profile = useAppSelector(({ engine }) => profileAt(engine.engine, shown));
   // This computer's own desk is behind it.
   if (shown === null) return null;
+  const program = DESK_WINDOWS.find(({ id }) => id === fronts[shown])?.name;
+  const follows = profileName(setup, profile);
   const heard = elsewhere[shown] ?? [];
   return (
     <Box aria-label={shown}>
@@ -33,6 +41,9 @@ export function OtherDesk() {
         <Monitor size={18} aria-hidden /> {shown}
       </h2>
       <p>{WORDS.otherDesk}</p>
+      <p aria-live="polite">
+        <b>{program ? WORDS.elsewhereInFront(program, follows) : WORDS.nothingElsewhere(follows)}</b>
+      </p>
       {heard.length === 0 ? (
         <p>{WORDS.heardNothing}</p>
       ) : (

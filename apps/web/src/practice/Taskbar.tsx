@@ -43,10 +43,12 @@ const Bar = styled('div')(({ theme: { vars } }) => ({
   '& .sound': { display: 'inline-flex', alignItems: 'center', gap: 6, minWidth: 78 },
 }));
 
-/** The windows by name, and the desk's sound. */
+/** The windows of the computer that is shown, by name; of this one, its sound as well. */
 export function Taskbar() {
   const dispatch = useAppDispatch();
-  const { active, order, volume, muted } = useAppSelector(selectDesk);
+  const { active, order, volume, muted, shown, fronts } = useAppSelector(selectDesk);
+  const isHere = shown === null;
+  const inFront = isHere ? active : (fronts[shown] ?? null);
   const talks = usePrograms((rehearse) => rehearse['tin-can'].talking);
   return (
     <Bar role="toolbar" aria-label={WORDS.taskbar}>
@@ -55,23 +57,27 @@ export function Taskbar() {
         <button
           key={id}
           type="button"
-          aria-pressed={id === active}
-          data-open={order.includes(id)}
-          onClick={() => dispatch(raiseWindow(id))}
+          aria-pressed={id === inFront}
+          data-open={isHere ? order.includes(id) : id === inFront}
+          onClick={() => dispatch(raiseWindow(id, shown))}
         >
           {name}
           {/* Whether one is heard must be seen from every program. } */}
-          {id === 'tin-can' && talks && <Mic size={13} aria-label={WORDS.talks} />}
+          {isHere && id === 'tin-can' && talks && <Mic size={13} aria-label={WORDS.talks} />}
         </button>
       ))}
       <span className="fill" />
-      <span className="hint" title={WORDS.nextWindow}>
-        {WORDS.next}
-      </span>
-      <span className="sound">
-        {muted ? <VolumeX size={15} aria-hidden /> : <Volume2 size={15} aria-hidden />}
-        {muted ? WORDS.muted : WORDS.soundAt(volume)}
-      </span>
+      {isHere && (
+        <>
+          <span className="hint" title={WORDS.nextWindow}>
+            {WORDS.next}
+          </span>
+          <span className="sound">
+            {muted ? <VolumeX size={15} aria-hidden /> : <Volume2 size={15} aria-hidden />}
+            {muted ? WORDS.muted : WORDS.soundAt(volume)}
+          </span>
+        </>
+      )}
     </Bar>
   );
 }

@@ -50,6 +50,8 @@ export interface DeskState {
   readonly pointer: { readonly x: number; readonly y: number } | null;
   /** The computer whose desk is shown, by name; null for this one. */
   readonly shown: string | null;
+  /** What is in front at other computers, by their names, as their desks show it; none where there is no entry. */
+  readonly fronts: Readonly<Record<string, string | null>>;
   /** What other computers heard of the devices that talk to them, by name, newest first. */
   readonly elsewhere: Readonly<Record<string, readonly string[]>>;
 }
@@ -60,6 +62,7 @@ const initialState: DeskState = {
   active: OPEN_FIRST.at(-1) ?? null,
   pointer: null,
   shown: null,
+  fronts: {},
   elsewhere: {},
   volume: 40,
   muted: false,
@@ -80,6 +83,9 @@ const slice = createSlice({
     deskShown: (state, { payload }: PayloadAction<string | null>) => {
       state.shown = payload;
     },
+    raisedElsewhere: (state, { payload }: PayloadAction<{ computer: string; id: string | null }>) => {
+      state.fronts[payload.computer] = payload.id;
+    },
     // Newest first, and only so many: nobody scrolls in what another computer heard.
     heardElsewhere: (state, { payload }: PayloadAction<{ computer: string; words: string }>) => {
       const before = state.elsewhere[payload.computer] ?? [];
@@ -97,7 +103,8 @@ const slice = createSlice({
   },
 });
 
-export const { windowRaised, pointerMoved, deskShown, heardElsewhere, volumeKey } = slice.actions;
+export const { windowRaised, raisedElsewhere, pointerMoved, deskShown, heardElsewhere, volumeKey } =
+  slice.actions;
 /** The desk's part of the store. */
 export const deskReducer = slice.reducer;
 

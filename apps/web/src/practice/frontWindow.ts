@@ -1,22 +1,37 @@
 import type { FrontWindow } from '@nimble-lever/core/resolve';
 import { feed } from '../app/engine/feed.ts';
 import type { AppStore, AppThunk, RootState } from '../app/store.ts';
-import { DESK_WINDOWS, selectDesk, windowRaised } from './deskSlice.ts';
+import { DESK_WINDOWS, raisedElsewhere, selectDesk, windowRaised } from './deskSlice.ts';
 
 /** The practice desk's window in front, as the engine's rules see it; null where none is. */
 export function frontWindow(state: RootState): FrontWindow | null {
-  const found = DESK_WINDOWS.find(({ id }) => id === selectDesk(state).active);
+  return windowOf(selectDesk(state).active);
+}
+
+/** A window as the engine's rules see it. */
+function windowOf(id: string | null): FrontWindow | null {
+  const found = DESK_WINDOWS.find((window) => window.id === id);
   return found ? { executable: found.executable, class: found.class, title: found.title } : null;
 }
 
-/** Brings a window of the practice desk to the front; null leaves none in front. One that is not there stays away. */
+/**
+ * Brings a window to the front of the practice desk, or of another computer's; null leaves none in front. One that is
+ * not there stays away.
+ */
 export const raiseWindow =
-  (id: string | null): AppThunk =>
+  (id: string | null, computer: string | null = null): AppThunk =>
   (dispatch, getState) => {
-    if (selectDesk(getState()).active === id) return;
-    if (id !== null && !DESK_WINDOWS.some((window) => window.id === id)) return;
-    dispatch(windowRaised(id));
-    dispatch(feed({ kind: 'front', window: frontWindow(getState()) }));
+    const { active, fronts } = selectDesk(getState());
+    if ((computer === null ? active : (fronts[computer] ?? null)) === id) return;
+    const window = windowOf(id);
+    if (id !== null && window === null) return;
+    if (computer === null) {
+      dispatch(windowRaised(id));
+      dispatch(feed({ kind: 'front', window }));
+    } else {
+      dispatch(raisedElsewhere({ computer, id }));
+      dispatch(feed({ kind: 'front', window, computer }));
+    }
   };
 
 /** The practice desk is this page's desk: the engine works by the set-up as soon as there is one, and by every edit. */

@@ -93,6 +93,7 @@ export function practiceDesk(dispatch: AppDispatch, getState: () => RootState): 
     carryOut(stroke: Stroke) {
       const { computer } = stroke;
       if (computer !== undefined) {
+        if (stroke.kind === 'focus') dispatch(raiseWindow(stroke.program, computer));
         const [sent] = sentOf([stroke]);
         if (sent && stroke.kind !== 'key-up' && stroke.kind !== 'button-up') {
           dispatch(heardElsewhere({ computer, words: sent.text }));

@@ -8,7 +8,10 @@ export const WORDS = {
   page: (device: string, name: string) => `${device}: page ${name}`,
   speed: (device: string, factor: string) => `${device}: speed ×${factor}`,
   talksTo: (device: string, computer: string) => `${device} talks to ${computer}`,
-  otherDesk: 'Another computer. Devices that talk to it send it what they send; here is what it heard.',
+  otherDesk: 'Another computer. Bring a program to its front below: devices that talk to it follow that.',
+  elsewhereInFront: (program: string, profile: string) =>
+    `In front there: ${program}. Its profile: ${profile}.`,
+  nothingElsewhere: (profile: string) => `Nothing is in front there. Its profile: ${profile}.`,
   itHeard: 'What it heard',
   heardNothing: 'It has heard nothing yet. Switch a device to it by a binding.',
   useOwn: 'Use my own devices',

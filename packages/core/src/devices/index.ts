@@ -68,6 +68,7 @@ export { type Shape, shapeSchema } from './shape.ts';
 export { shapeBox } from './shapeBox.ts';
 export { shuttle } from './shuttle.ts';
 export { sixPad } from './sixPad.ts';
+export { placeForStep } from './sliderSteps.ts';
 export { type FeltPress, type Suggestion, suggestTimes } from './suggestTimes.ts';
 export { threePedals } from './threePedals.ts';
 export {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema } from '../devices/index.ts';
+import { idSchema, nameSchema } from '../devices/index.ts';
 import { frontWindowSchema } from '../resolve/index.ts';
 
 /** Milliseconds; fractions allowed. */
@@ -26,7 +26,13 @@ export const engineEventSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('move'), t, dx: pixels, dy: pixels }),
   /** Something was said, as it was recognised. */
   z.strictObject({ kind: z.literal('phrase'), t, text: z.string().max(1000) }),
-  z.strictObject({ kind: z.literal('front'), t, window: frontWindowSchema.nullable() }),
+  z.strictObject({
+    kind: z.literal('front'),
+    t,
+    window: frontWindowSchema.nullable(),
+    /** Another computer's name, as the devices' settings have it; without it, this one's front is meant. */
+    computer: nameSchema.optional(),
+  }),
   /** Keeps a profile whatever is in front; null goes back to automatic. */
   z.strictObject({ kind: z.literal('pin'), t, profile: idSchema.nullable() }),
   /** The set-up was edited: the profile is decided anew. */

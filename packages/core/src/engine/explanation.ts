@@ -14,7 +14,13 @@ export interface Ended {
 
 /** What the engine itself changed. */
 export type StateChange =
-  | { readonly kind: 'profile'; readonly from: string; readonly to: string }
+  | {
+      readonly kind: 'profile';
+      readonly from: string;
+      readonly to: string;
+      /** The computer whose devices it is for; null for this one. */
+      readonly computer: string | null;
+    }
   | { readonly kind: 'let-go'; readonly ended: readonly Ended[] }
   | { readonly kind: 'layer'; readonly layer: string; readonly on: boolean }
   | {
@@ -133,7 +139,8 @@ export type Outcome =
         | 'cannot-turn'
         | 'no-positions'
         | 'unknown-phrase'
-        | 'unknown-profile';
+        | 'unknown-profile'
+        | 'unknown-computer';
     };
 
 /** Something the engine did by itself when its time came. */

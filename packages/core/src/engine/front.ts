@@ -1,11 +1,14 @@
 import { type FrontWindow, type ProfileDecision, resolveProfile } from '../resolve/index.ts';
+import { EVERYWHERE } from '../setup/index.ts';
 import { type Compiled, controlAt } from './compile.ts';
+import { computerOf, profileAt } from './destination.ts';
 import { endOutputs } from './endOutputs.ts';
 import type { Outcome } from './explanation.ts';
 import { orderLayers } from './layers.ts';
 import { stillDecides } from './lookup.ts';
 import { stopMacro } from './macros.ts';
 import { closeMenu } from './radial.ts';
+import { withEntry } from './record.ts';
 import type { EngineState, Using } from './state.ts';
 import type { StepContext } from './stepContext.ts';
 
@@ -15,14 +18,17 @@ type Decided = Extract<Outcome, { kind: 'profile-decided' }>;
 type Changed = Partial<Pick<EngineState, 'front' | 'pinned'>>;
 
 /**
- * Decides the profile anew after the front window or the pin changed. What is held by a binding that would no
- * longer decide is ended first; a control still down then comes up in silence.
+ * Decides the profile anew after the front window of a computer (null: this one) or the pin changed. What is held by a
+ * binding that would no longer decide is ended first; a control still down then comes up in silence.
  */
-export function decideProfile(context: StepContext, changed: Changed): Decided {
-  const from = context.state.profile;
-  const outcome = setProfile(context, changed);
-  if (outcome.decision.profile === from) return { ...outcome, ended: [] };
-  const which = (using: Using) => !stillDecides(context, using);
+export function decideProfile(
+  context: StepContext,
+  changed: Changed,
+  computer: string | null = null,
+): Decided {
+  const { outcome, moved } = setProfiles(context, changed, computer);
+  if (moved.size === 0) return { ...outcome, ended: [] };
+  const which = (using: Using) => moved.has(using.device) && !stillDecides(context, using);
   return { ...outcome, ended: endOutputs(context, { down: which, background: which, goesOn: true }) };
 }
 
@@ -32,15 +38,13 @@ export function decideProfile(context: StepContext, changed: Changed): Decided {
  * ends where its binding is no longer there to end it, and everything of controls that are gone does.
  */
 export function afterEdit(context: StepContext): Decided {
-  const from = context.state.profile;
-  const outcome = setProfile(context, {});
+  const { outcome, moved } = setProfiles(context, {}, null);
   orderLayers(context);
-  const changed = outcome.decision.profile !== from;
   const isGone = ({ device, control }: Using) => !controlAt(context.compiled, device, control);
   const background = (using: Using) => isGone(using) || !stillDecides(context, using);
-  const down = changed ? background : isGone;
+  const down = (using: Using) => (moved.has(using.device) ? background(using) : isGone(using));
   endEdited(context);
-  return { ...outcome, ended: endOutputs(context, { down, background, goesOn: changed }) };
+  return { ...outcome, ended: endOutputs(context, { down, background, goesOn: moved.size > 0 }) };
 }
 
 /** The program whose rule fits the front window, whatever profile is pinned. */
@@ -64,19 +68,60 @@ function endEdited(context: StepContext): void {
   if (radial && menus.get(radial.menu)?.fingerprint !== radial.fingerprint) closeMenu(context, radial, null);
 }
 
-/** A pinned profile that is gone is no pin. */
-function setProfile(context: StepContext, changed: Changed): Decided {
-  const from = context.state.profile;
-  const front = changed.front === undefined ? context.state.front : changed.front;
-  const asked = changed.pinned === undefined ? context.state.pinned : changed.pinned;
-  const pinned = asked !== null && context.compiled.profiles.has(asked) ? asked : null;
-  const decision = resolveProfile(context.compiled.rules, front, pinned);
-  Object.assign(context.state, {
-    front,
-    frontProgram: programInFront(context.compiled, front, pinned, decision),
-    pinned,
-    profile: decision.profile,
+/** What was decided for the computer that was asked about, and the devices another profile decides for now. */
+interface Profiles {
+  readonly outcome: Decided;
+  readonly moved: ReadonlySet<string>;
+}
+
+/** Decides anew at every computer that is known: a pin and an edit count at all of them. */
+function setProfiles(context: StepContext, changed: Changed, computer: string | null): Profiles {
+  const { compiled, state } = context;
+  const places = placesOf(context, computer);
+  const before = places.map((place) => profileAt(state, place));
+  // A pinned profile that is gone is no pin.
+  const asked = changed.pinned === undefined ? state.pinned : changed.pinned;
+  const pinned = asked !== null && compiled.profiles.has(asked) ? asked : null;
+  const decideAt = (front: FrontWindow | null) => {
+    const decision = resolveProfile(compiled.rules, front, pinned);
+    const frontProgram = programInFront(compiled, front, pinned, decision);
+    return { decision, there: { front, frontProgram, profile: decision.profile } };
+  };
+  const frontAt = (place: string | null, known: FrontWindow | null) =>
+    place === computer && changed.front !== undefined ? changed.front : known;
+  const here = decideAt(frontAt(null, state.front));
+  Object.assign(state, { pinned, ...here.there });
+  let asking = here;
+  for (const place of places) {
+    if (place === null) continue;
+    const known = state.elsewhere[place];
+    if (!known && place !== computer) continue;
+    const decided = decideAt(frontAt(place, known?.front ?? null));
+    state.elsewhere = withEntry(state.elsewhere, place, decided.there);
+    if (place === computer) asking = decided;
+  }
+  const changes = new Set<string | null>();
+  places.forEach((place, i) => {
+    const [from = EVERYWHERE, to] = [before[i], profileAt(state, place)];
+    if (from === to) return;
+    changes.add(place);
+    context.changes.push({ kind: 'profile', from, to, computer: place });
   });
-  if (from !== decision.profile) context.changes.push({ kind: 'profile', from, to: decision.profile });
-  return { kind: 'profile-decided', window: front, decision, ended: [] };
+  const devices = changes.size > 0 ? [...compiled.settings.keys()] : [];
+  const moved = new Set(devices.filter((device) => changes.has(computerOf(compiled, state, device))));
+  const { decision, there } = asking;
+  return { outcome: { kind: 'profile-decided', window: there.front, decision, ended: [] }, moved };
+}
+
+/** This computer, those something is known of, those that are talked to, and the one that is asked about. */
+function placesOf({ compiled, state }: StepContext, computer: string | null): readonly (string | null)[] {
+  const { elsewhere, computers } = state;
+  return [
+    ...new Set([
+      null,
+      computer,
+      ...Object.keys(elsewhere),
+      ...Object.keys(computers).map((device) => computerOf(compiled, state, device)),
+    ]),
+  ];
 }

@@ -1,9 +1,9 @@
 export { type Compiled, compile, controlAt, controlKey } from './compile.ts';
 export { nextDeadline } from './deadlines.ts';
+export { profileAt } from './destination.ts';
 export { type EngineEvent, type EventOf, engineEventSchema } from './event.ts';
 export type { DueEvent, Ended, Explanation, Outcome, StateChange } from './explanation.ts';
 export { isAtRest } from './isAtRest.ts';
-
 export { resolutionNow } from './lookup.ts';
 export { DEAD_ZONE, RIM, sectorAt } from './radial.ts';
 export { type Simulated, simulate } from './simulate.ts';

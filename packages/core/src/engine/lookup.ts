@@ -2,6 +2,7 @@ import type { Trigger } from '../devices/index.ts';
 import { type Resolution, resolveBehaviour } from '../resolve/index.ts';
 import { BASE_LAYER, slotKey } from '../setup/index.ts';
 import { type Compiled, type CompiledControl, chainFor, controlAt, triggerIndex, usesOf } from './compile.ts';
+import { profileFor } from './destination.ts';
 import type { EngineState, ResolvedUse, Using } from './state.ts';
 import type { StepContext } from './stepContext.ts';
 
@@ -32,7 +33,7 @@ export function resolutionNow(
   trigger: Trigger,
 ): Resolution {
   return resolveBehaviour(
-    chainFor(compiled, state.profile),
+    chainFor(compiled, profileFor(compiled, state, device)),
     layersIn(state, device),
     device,
     control,
@@ -58,10 +59,11 @@ export function resolveUse(
 
 /** What was looked up before of a control with the profile of now and the layers given. */
 function memoFor({ compiled, state }: StepContext, layers: readonly string[], control: CompiledControl) {
-  const place = layers.length === 1 ? state.profile : `${state.profile} ${layers.join(' ')}`;
+  const profile = profileFor(compiled, state, control.device);
+  const place = layers.length === 1 ? profile : `${profile} ${layers.join(' ')}`;
   const known = compiled.memo.uses.get(control);
   if (known?.place === place) return known;
-  const anew = { place, byTrigger: [], uses: usesOf(compiled, state.profile, control.key) };
+  const anew = { place, byTrigger: [], uses: usesOf(compiled, profile, control.key) };
   compiled.memo.uses.set(control, anew);
   return anew;
 }
@@ -73,7 +75,8 @@ function lookUp(
   { key, device, control: { id: control }, natives }: CompiledControl,
   trigger: Trigger,
 ): ResolvedUse {
-  const resolution = resolveBehaviour(chainFor(compiled, state.profile), layers, device, control, trigger);
+  const chain = chainFor(compiled, profileFor(compiled, state, device));
+  const resolution = resolveBehaviour(chain, layers, device, control, trigger);
   const { decided } = resolution;
   const sending =
     decided === null

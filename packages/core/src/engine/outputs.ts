@@ -1,5 +1,5 @@
 import { EVERYWHERE } from '../setup/index.ts';
-import { destinationOf } from './destination.ts';
+import { destinationOf, profileFor, programAt } from './destination.ts';
 import type { Effect, Sending } from './effect.ts';
 import { endHold } from './holds.ts';
 import { layerOn, onceLayer, showPage } from './layers.ts';
@@ -79,7 +79,7 @@ function sendTo(
 function focusFirst(context: StepContext, to: Destination): void {
   const { program } = to;
   if (program === null || context.focused === program) return;
-  if (context.focused === null && context.state.frontProgram === program && to.computer === null) return;
+  if (context.focused === null && programAt(context.state, to.computer) === program) return;
   context.focused = program;
   send(context, to, { kind: 'focus', launch: false });
 }
@@ -110,7 +110,7 @@ function change(
       showPage(context, effect.page, using);
       return [];
     case 'profile':
-      context.deferred.push({ kind: 'pin', profile: pinned(context, effect) });
+      context.deferred.push({ kind: 'pin', profile: pinned(context, effect, using) });
       return [];
     case 'speed':
       return changeSpeed(context, effect, effect.device ?? using.device);
@@ -153,11 +153,15 @@ function callAndHold(context: StepContext, macro: string, using: Using, to: Dest
 }
 
 /** The profile a press pins: the one named, or the next or previous of those to go round. */
-function pinned(context: StepContext, { change: how, profiles: named }: EffectOf<'profile'>): string | null {
+function pinned(
+  { compiled, state }: StepContext,
+  { change: how, profiles: named }: EffectOf<'profile'>,
+  { device }: Using,
+): string | null {
   if (how === 'automatic') return null;
   if (how === 'pin') return named[0] ?? null;
-  const all = named.length > 0 ? named : [EVERYWHERE, ...context.compiled.rules.order];
-  const at = all.indexOf(context.state.profile);
+  const all = named.length > 0 ? named : [EVERYWHERE, ...compiled.rules.order];
+  const at = all.indexOf(profileFor(compiled, state, device));
   const next = at < 0 ? 0 : (at + (how === 'next' ? 1 : -1) + all.length) % all.length;
   return all[next] ?? null;
 }

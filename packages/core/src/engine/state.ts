@@ -203,6 +203,13 @@ export interface Turned {
 /** A record by key, and not a map: the state must be plain JSON. */
 type ByKey<Value> = Readonly<Record<string, Value>>;
 
+/** What is in front at another computer, and what that decides for the devices that talk to it. */
+export interface Elsewhere {
+  readonly front: FrontWindow | null;
+  readonly frontProgram: string | null;
+  readonly profile: string;
+}
+
 /**
  * Everything the engine remembers between events: plain JSON, never changed in place. What is compiled stands in it
  * by its id, so that a state can be stored, sent, and go on after an edit.
@@ -220,8 +227,10 @@ export interface EngineState {
   readonly frontProgram: string | null;
   /** The profile that stays whatever is in front; null when it follows. */
   readonly pinned: string | null;
-  /** The profile that decides now. */
+  /** The profile that decides now for devices that talk to this computer. */
   readonly profile: string;
+  /** What is in front at other computers, by their names; one that nothing was heard of has no entry. */
+  readonly elsewhere: ByKey<Elsewhere>;
   /** Active layers from the top down, the base layer last. */
   readonly layers: readonly string[];
   /** How many things keep each layer on. */
@@ -268,6 +277,7 @@ export const INITIAL_STATE: EngineState = {
   frontProgram: null,
   pinned: null,
   profile: EVERYWHERE,
+  elsewhere: {},
   layers: [BASE_LAYER],
   layerHolds: {},
   once: [],

@@ -123,6 +123,11 @@ function isDevice({ compiled }: StepContext, device: string): boolean {
   return compiled.settings.has(device);
 }
 
+/** Another computer that some device can talk to. */
+function isComputer({ compiled }: StepContext, name: string): boolean {
+  return [...compiled.settings.values()].some(({ computers }) => computers.indexOf(name) > 0);
+}
+
 /** One function a kind; a new kind of event does not compile until it is here. */
 function outcomeOf(context: StepContext, event: EngineEvent): Outcome {
   switch (event.kind) {
@@ -139,7 +144,10 @@ function outcomeOf(context: StepContext, event: EngineEvent): Outcome {
     case 'phrase':
       return phrase(context, event);
     case 'front':
-      return decideProfile(context, { front: event.window });
+      if (event.computer !== undefined && !isComputer(context, event.computer)) {
+        return { kind: 'ignored', why: 'unknown-computer' };
+      }
+      return decideProfile(context, { front: event.window }, event.computer ?? null);
     case 'pin':
       if (event.profile !== null && !context.compiled.profiles.has(event.profile)) {
         return { kind: 'ignored', why: 'unknown-profile' };

@@ -56,6 +56,7 @@ export function copyOf(state: EngineState): StepContext['state'] {
     frontProgram: state.frontProgram,
     pinned: state.pinned,
     profile: state.profile,
+    elsewhere: state.elsewhere,
     layers: state.layers,
     layerHolds: state.layerHolds,
     once: state.once,

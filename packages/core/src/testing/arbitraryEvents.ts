@@ -31,6 +31,9 @@ function arbitraryUntimed(setup: Setup): fc.Arbitrary<Untimed> {
   const sliding = controlsWhere(setup, ({ spring, slider }) => spring !== null || slider !== null);
   const moved = sliding.length > 0 ? fc.constantFrom(...sliding) : anywhere;
   const device = fc.constantFrom(...setup.devices.map(({ id }) => id));
+  const elsewhere = setup.devices.flatMap(({ settings }) => settings.computers.slice(1));
+  // One computer in three is another, where the rig has such; now and then one nobody talks to.
+  const computer = fc.option(fc.constantFrom(...elsewhere, ...elsewhere, 'nowhere'), { freq: 2 });
   const pixels = fc.constantFrom(-100, -24, -20, -5, 0, 3, 12, 24, 60);
   return fc.oneof(
     { weight: 10, arbitrary: pressed.map((at): Untimed => ({ kind: 'down', ...at })) },
@@ -68,10 +71,11 @@ function arbitraryUntimed(setup: Setup): fc.Arbitrary<Untimed> {
     },
     {
       weight: 4,
-      arbitrary: fc.option(fc.constantFrom(...WINDOWS)).map(
-        (window): Untimed => ({
+      arbitrary: fc.tuple(fc.option(fc.constantFrom(...WINDOWS)), computer).map(
+        ([window, name]): Untimed => ({
           kind: 'front',
           window: window === null ? null : { executable: window[0], class: '', title: window[1] },
+          ...(name === null ? {} : { computer: name }),
         }),
       ),
     },

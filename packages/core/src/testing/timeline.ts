@@ -77,7 +77,7 @@ const at = (place: string) => {
   return { device, control };
 };
 
-/** Events in a few words each: `10 down pad/key-1`, `20 turn dial/dial 36`, `0 front brindle`. */
+/** Events in a few words each: `10 down pad/key-1`, `20 turn dial/dial 36`, `0 front brindle`, `5 front-of Loft brindle`. */
 export function events(...lines: readonly string[]): EngineEvent[] {
   return lines.map((line): EngineEvent => {
     const [time = '', kind = '', ...rest] = line.split(' ');
@@ -99,6 +99,8 @@ export function events(...lines: readonly string[]): EngineEvent[] {
         return { kind: 'phrase', t, text: rest.join(' ') };
       case 'front':
         return { kind, t, window: { executable: first, class: '', title: rest.slice(1).join(' ') } };
+      case 'front-of':
+        return { kind: 'front', t, computer: first, window: { executable: second, class: '', title: '' } };
       case 'pin':
         return { kind, t, profile: first === '' ? null : first };
       case 'attach':

@@ -29,7 +29,7 @@ export function accountOf(setup: Setup, explanation: Explanation): Account {
       const known = outcome.kind === 'profile-decided' && outcome.decision.because === 'rule';
       return {
         subject: known ? name : program,
-        did: event.window ? 'came to the front' : 'is in front',
+        did: `${event.window ? 'came to the front' : 'is in front'}${event.computer === undefined ? '' : ` of ${event.computer}`}`,
         why,
       };
     }

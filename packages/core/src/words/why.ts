@@ -103,6 +103,7 @@ const IGNORED_WORDS: Readonly<Record<Extract<Outcome, { kind: 'ignored' }>['why'
   'no-positions': 'This control has no positions.',
   'unknown-phrase': 'No control of the rig is used by that phrase.',
   'unknown-profile': 'There is no such profile.',
+  'unknown-computer': 'No device talks to a computer of that name.',
 };
 
 /** What it may still become. */

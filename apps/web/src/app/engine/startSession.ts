@@ -25,7 +25,7 @@ export function startSession(dispatch: (action: UnknownAction) => void): EngineH
       // A mere movement of the pointer would crowd out what is worth telling.
       const idle = event.kind === 'move' && strokes.length === 0 && changes.length === 0;
       dispatch(stepped({ engine: session.state, explanations: idle ? [] : [explanation] }));
-      if (event.kind === 'front') {
+      if (event.kind === 'front' && event.computer === undefined) {
         dispatch(frontDecided({ delay: clock.now() - event.t, since: Date.now() }));
       }
     },

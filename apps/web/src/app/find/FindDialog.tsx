@@ -2,7 +2,7 @@ import Autocomplete from '@mui/material/Autocomplete';
 import Dialog from '@mui/material/Dialog';
 import { styled, useColorScheme } from '@mui/material/styles';
 import TextField from '@mui/material/TextField';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Keycap } from '../../pieces/Keycap.tsx';
 import { WORDS } from '../shell/words.ts';
@@ -35,7 +35,8 @@ interface Props {
 
 /** Everything by name, to go to. */
 export function FindDialog({ source, begun, open, onReady, onClose }: Props) {
-  useEffect(() => onReady(), [onReady]);
+  // Before the next key can come: one between would be heard by nobody.
+  useLayoutEffect(() => onReady(), [onReady]);
   const [input, setInput] = useState(begun);
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
@@ -80,7 +81,8 @@ export function FindDialog({ source, begun, open, onReady, onClose }: Props) {
       <Autocomplete<Found>
         key={opened.current.times}
         inputValue={input}
-        onInputChange={(_event, text) => setInput(text)}
+        // Put back to what is chosen when it comes, it would forget what was typed before.
+        onInputChange={(_event, text, reason) => reason !== 'reset' && setInput(text)}
         open
         options={items}
         getOptionLabel={({ name }) => name}

@@ -59,7 +59,10 @@ export function shortcutWarnings(notation: string, platform: Platform, layout: L
     if (!layout || step.code === null) return kept;
     const character = byAltGr(step, layout);
     const modifiers = formatShortcut({ ...step, shift: false, altGr: false, code: null });
-    if (character !== null) return [...kept, WORDS.needsAltGr(`${modifiers}+${character}`)];
+    // A mark no command is called by was hardly meant: then the shortcut is named, and what it types instead.
+    if (character !== null && isAscii(character))
+      return [...kept, WORDS.needsAltGr(`${modifiers}+${character}`)];
+    if (character !== null) return [...kept, WORDS.typesInstead(text, character)];
     const name = KEY_BY_CODE.get(step.code)?.legend ?? '';
     return hasKey(layout, step.code) ? kept : [...kept, WORDS.noSuchKey(name, layout.name)];
   });
@@ -75,6 +78,11 @@ export function shortcutsInstead(notation: string, layout: Layout | null): reado
       goesBy,
     })),
   );
+}
+
+/** The characters shortcuts are documented by (ISO 646). */
+function isAscii(character: string): boolean {
+  return character > ' ' && character <= '~';
 }
 
 /** The steps of a shortcut; none where it cannot be read, as what is typed often cannot. */

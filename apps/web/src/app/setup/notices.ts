@@ -17,6 +17,8 @@ export type Notice =
       readonly edit: Edit | null;
       readonly refusal: Refusal | null;
       readonly detail: string | null;
+      /** It was shown as done before it was refused: then it was taken back, and must be read. */
+      readonly takenBack: boolean;
     }
   /** Someone changed what was changed here, without having seen it; `back` puts one's own back. */
   | {
@@ -31,6 +33,11 @@ export type Notice =
   | { readonly kind: 'aside'; readonly id: string; readonly edit: Edit; readonly detail: string }
   /** Something did not work that was asked for, in words. */
   | { readonly kind: 'said'; readonly id: string; readonly words: string };
+
+/** Whether a notice only tells that what was just tried was not done: nothing is lost by it. */
+export function isPassing(notice: Notice): boolean {
+  return notice.kind === 'said' || (notice.kind === 'refused' && !notice.takenBack);
+}
 
 /** More than these hide the view; the oldest goes. */
 const MOST_NOTICES = 5;

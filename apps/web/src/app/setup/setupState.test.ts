@@ -138,7 +138,17 @@ test('an edit that no longer fits after news is taken back and said', () => {
   const { entries } = server.append(0, [entry(gone, LOFT)]);
   const state = received(edited(begun, entry(rename('larkframe', 'Lark'))), entries);
   expect(state.pending).toEqual([]);
-  expect(state.notices).toMatchObject([{ kind: 'refused', refusal: { code: 'item-gone' } }]);
+  expect(state.notices).toMatchObject([{ kind: 'refused', refusal: { code: 'item-gone' }, takenBack: true }]);
+  // Whatever is done next, what was taken back stays until it was read.
+  const later = edited(state, entry(rename('brindle', 'Brin')));
+  expect(later.notices).toEqual(state.notices);
+});
+
+test('what is refused at once goes when the next edit is right', () => {
+  const wrong = edited(start(), entry(rename('larkframe', 'Brindle')));
+  expect(wrong.notices).toMatchObject([{ kind: 'refused', takenBack: false }]);
+  expect(edited(wrong, entry(rename('larkframe', 'Hushbox'))).notices).toHaveLength(2);
+  expect(edited(wrong, entry(rename('larkframe', 'Lark'))).notices).toEqual([]);
 });
 
 test('what the server refuses is taken back; what was made after it is made again', () => {

@@ -14,7 +14,7 @@ import {
   sameJson,
   turnedIn,
 } from '@nimble-lever/core/setup';
-import { type AsideEntry, type Notice, withNotice } from './notices.ts';
+import { type AsideEntry, isPassing, type Notice, withNotice } from './notices.ts';
 
 /** An entry made here and not yet known to be saved, with the edit it came to and what that gives. */
 export type PendingEntry = Entry & {
@@ -140,11 +140,19 @@ export function olderRead(state: SetupState, { before, entries, more }: OlderEnt
 
 /** An entry made here: shown at once, to be saved. A refused one changes nothing and leaves a notice. */
 export function edited(state: SetupState, entry: Entry): SetupState {
+  const next = put(state, entry, false);
+  // What was refused before is mended by now, or no longer wanted.
+  const isMended = next.pending !== state.pending && next.notices.some(isPassing);
+  return isMended ? { ...next, notices: next.notices.filter((notice) => !isPassing(notice)) } : next;
+}
+
+/** Puts an entry on top of what there is. Refused, it leaves a notice: `takenBack` where it had been shown before. */
+function put(state: SetupState, entry: Entry, takenBack: boolean): SetupState {
   if (!state.setup) return state;
   const about = entry.role === 'do' ? null : turnedIn([...state.log, ...state.pending], entry.of);
-  const put = putEntry(state.setup, entry, about);
-  if (!put.ok) return withRefusal(state, entry, put.problem);
-  const { setup, inverse, edit } = put.value;
+  const done = putEntry(state.setup, entry, about);
+  if (!done.ok) return withRefusal(state, entry, done.problem, takenBack);
+  const { setup, inverse, edit } = done.value;
   const of = entry.role === 'do' ? null : entry.of;
   const pending = [...state.pending, { ...entry, of, edit, inverse, after: setup } as PendingEntry];
   return { ...state, setup, pending };
@@ -154,10 +162,10 @@ export function edited(state: SetupState, entry: Entry): SetupState {
 const TURNED: Refusal['code'] = 'turned-already';
 
 /** Everything else that is not kept is said. */
-function withRefusal(state: SetupState, entry: Entry, refusal: Refusal): SetupState {
+function withRefusal(state: SetupState, entry: Entry, refusal: Refusal, takenBack: boolean): SetupState {
   if (refusal.code === TURNED) return state;
   const edit = entry.role === 'do' ? entry.edit : (turnedIn(state.log, entry.of)?.edit ?? null);
-  return withNotice(state, { kind: 'refused', id: entry.id, edit, refusal, detail: null });
+  return withNotice(state, { kind: 'refused', id: entry.id, edit, refusal, detail: null, takenBack });
 }
 
 /** Entries the server has saved, own ones and others', oldest first; those known already are passed over. */
@@ -222,7 +230,7 @@ export function refused(state: SetupState, { id, code, detail }: RefusedEntry): 
   const said =
     code === TURNED
       ? state
-      : withNotice(state, { kind: 'refused', id, edit: entry.edit, refusal: null, detail });
+      : withNotice(state, { kind: 'refused', id, edit: entry.edit, refusal: null, detail, takenBack: true });
   return replay(said, without(state.pending, id));
 }
 
@@ -253,7 +261,7 @@ export function bare(entry: Entry): Entry {
  */
 function replay(state: SetupState, entries: readonly Entry[]): SetupState {
   let next: SetupState = { ...state, setup: state.savedSetup, pending: [] };
-  for (const entry of entries) next = edited(next, bare(entry));
+  for (const entry of entries) next = put(next, bare(entry), true);
   return next;
 }
 

@@ -5,14 +5,15 @@ import { styled } from '@mui/material/styles';
 import type { Setup } from '@nimble-lever/core/setup';
 import { editWords, fieldsWords, placeWords, refusalWords } from '@nimble-lever/core/words';
 import { X } from 'lucide-react';
-import { type ReactNode, useState } from 'react';
+import { type ReactNode, useCallback, useEffect, useRef, useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { AskKeyboard } from '../keyboard/AskKeyboard.tsx';
 import { makeEdit } from '../setup/edits.ts';
-import type { Notice } from '../setup/notices.ts';
+import { isPassing, type Notice } from '../setup/notices.ts';
 import { selectSetup } from '../setup/selectors.ts';
 import { noticeClosed } from '../setup/setupSlice.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
+import { PassingNotice } from './PassingNotice.tsx';
 import { WORDS } from './words.ts';
 
 const Stack = styled('div')({
@@ -31,11 +32,12 @@ const Stack = styled('div')({
 
 /** What the person must know: what could not be kept and why, what someone else changed, and what can be done. */
 export function Notices() {
-  const dispatch = useAppDispatch();
   const setup = useAppSelector(selectSetup);
   const { notices, outdated } = useAppSelector((state) => state.setup);
   const [seen, setSeen] = useState(false);
-  const isThere = useLocation().pathname === '/settings';
+  const { pathname } = useLocation();
+  const isThere = pathname === '/settings';
+  useLeftView(pathname, notices);
   const seeUnreadable = () => setSeen(true);
   return (
     <Stack>
@@ -50,21 +52,40 @@ export function Notices() {
           {WORDS.unreadable(setup.unreadable.length)}
         </Told>
       )}
-      {notices.map((notice) => {
-        const close = () => dispatch(noticeClosed(notice.id));
-        return (
-          <Told
-            key={notice.id}
-            severity={notice.kind === 'overwritten' ? 'info' : 'error'}
-            action={<NoticeAction notice={notice} onDone={close} />}
-            onClose={close}
-          >
-            {noticeWords(setup, notice)}
-          </Told>
-        );
-      })}
+      {notices.map((notice) => (
+        <OneNotice key={notice.id} notice={notice} />
+      ))}
     </Stack>
   );
+}
+
+/** A notice with its way out; a refusal stands at its field, the others in the corner. */
+function OneNotice({ notice }: { readonly notice: Notice }) {
+  const dispatch = useAppDispatch();
+  const setup = useAppSelector(selectSetup);
+  const { id } = notice;
+  const close = useCallback(() => dispatch(noticeClosed(id)), [dispatch, id]);
+  const told = (
+    <Told
+      severity={notice.kind === 'overwritten' ? 'info' : 'error'}
+      action={<NoticeAction notice={notice} onDone={close} />}
+      onClose={close}
+    >
+      {noticeWords(setup, notice)}
+    </Told>
+  );
+  return isPassing(notice) ? <PassingNotice onGone={close}>{told}</PassingNotice> : told;
+}
+
+/** What was refused in a view is of no use in another: it goes with the view. */
+function useLeftView(pathname: string, notices: readonly Notice[]): void {
+  const dispatch = useAppDispatch();
+  const known = useRef(pathname);
+  useEffect(() => {
+    if (known.current === pathname) return;
+    known.current = pathname;
+    for (const notice of notices) if (isPassing(notice)) dispatch(noticeClosed(notice.id));
+  }, [dispatch, pathname, notices]);
 }
 
 /** One notice as it is shown. */

@@ -61,6 +61,8 @@ export const WORDS = {
   chooseKeyboard: 'Choose',
   itIsUs: 'United States',
   needsAltGr: (shortcut: string) => `${shortcut} needs AltGr on your keyboard; many programs miss it.`,
+  typesInstead: (shortcut: string, character: string) =>
+    `On your keyboard AltGr types “${character}” with that key; some programs write it and miss ${shortcut}.`,
   byPosition: (layout: string) =>
     `${layout} does not type that character by one key; the key at its place on a United States keyboard is taken.`,
   noSuchKey: (key: string, layout: string) =>

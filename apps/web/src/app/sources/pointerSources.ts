@@ -35,6 +35,17 @@ const POINTER_EVENTS = ['pointerdown', 'pointermove', 'pointerup', 'pointercance
 /** `MouseEvent.button` from which on buttons are of no use to a page: those would only leave it. */
 const THUMB_BUTTONS = 3;
 
+/** What a mouse button does by itself comes with one of these. */
+const BUTTON_EVENTS = ['mousedown', 'mouseup', 'auxclick', 'contextmenu'] as const;
+
+/** Back and forward of a real mouse do not leave the page while they are pressed over a part of it. */
+export function keepThumbButtons(place: EventTarget, signal: AbortSignal): void {
+  const keep = (event: Event) => {
+    if ((event as MouseEvent).button >= THUMB_BUTTONS) event.preventDefault();
+  };
+  for (const kind of BUTTON_EVENTS) place.addEventListener(kind, keep, { signal, capture: true });
+}
+
 /**
  * The real mouse, over a part of the page: buttons, wheel and tilt. What it does there by itself is kept from happening;
  * where it is shared with the page, only what would scroll by itself or leave the page.
@@ -58,7 +69,7 @@ export function mouseSource(where: () => Where | null, shared = false): InputSou
         const isPages = button < THUMB_BUTTONS && !(button === 1 && event.type === 'mousedown');
         if (!shared || !isPages) event.preventDefault();
       };
-      for (const kind of ['mousedown', 'mouseup', 'auxclick', 'contextmenu']) {
+      for (const kind of BUTTON_EVENTS) {
         place.addEventListener(kind, keep, { ...on, passive: false });
       }
       place.addEventListener(

@@ -73,12 +73,14 @@ export function TryReports({ device, sample, reports }: Props) {
         </p>
       )}
       <ol aria-live="polite">
-        {heard.map(({ key, report, events }) => (
+        {heard.map(({ key, report, events, lacks }) => (
           <li key={key}>
             <code>{report}</code>
-            {events.length === 0
-              ? WORDS.nothingHeard
-              : events.map((event) => eventWords(device, event)).join(', ')}
+            <span>
+              {events.length > 0 && events.map((event) => eventWords(device, event)).join(', ')}
+              {events.length === 0 && lacks === null && WORDS.nothingHeard}
+              {lacks !== null && <span className="problem"> {lacks}</span>}
+            </span>
           </li>
         ))}
       </ol>

@@ -5,11 +5,13 @@ import {
   type HeardState,
   NOTHING_HEARD,
   readBytes,
+  reportSize,
   type Sample,
 } from '@nimble-lever/core/devices/hid';
 import { bytesProblemWords } from '@nimble-lever/core/words';
 import { useEffect, useRef, useState } from 'react';
 import { useFlash } from '../../app/useFlash.ts';
+import { WORDS } from './words.ts';
 
 /** One report that was tried, with what it said. */
 export interface Heard {
@@ -18,6 +20,8 @@ export interface Heard {
   readonly report: string;
   /** What the decoder made of it. */
   readonly events: readonly HeardEvent[];
+  /** Why it says less than it might: it is cut short, or no report has its id. */
+  readonly lacks: string | null;
 }
 
 /** Reports tried on a device: what they said, which controls are lit, and playing a recording. */
@@ -52,7 +56,8 @@ export function useReports(decoder: Decoder | null) {
     const decoded = decodeReport(decoder, state.current, read.value);
     state.current = decoded.state;
     count.current += 1;
-    const entry = { key: count.current, report: text.trim(), events: decoded.events };
+    const lacks = lacking(reportSize(decoder, read.value), read.value.length);
+    const entry = { key: count.current, report: text.trim(), events: decoded.events, lacks };
     setHeard((before) => [entry, ...before].slice(0, 30));
     setDown(decoded.state.down);
     for (const event of decoded.events) {
@@ -69,4 +74,10 @@ export function useReports(decoder: Decoder | null) {
     timers.current.push(setTimeout(() => setPlaying(false), (recording.at(-1)?.t ?? 0) + 50));
   };
   return { heard, lit: new Set([...down, ...lit]), playing, send, play, stop };
+}
+
+/** What a report of so many bytes lacks, in words; null where it is whole. */
+function lacking(wanted: number | null, given: number): string | null {
+  if (wanted === null) return WORDS.noSuchReport;
+  return given < wanted ? WORDS.tooShort(given, wanted) : null;
 }

@@ -18,6 +18,9 @@ export const WORDS = {
   play: 'Play the recording',
   stop: 'Stop',
   nothingHeard: 'This report says nothing new.',
+  tooShort: (given: number, wanted: number) =>
+    `Too short: ${given} of ${wanted} bytes. What is missing stays as it was.`,
+  noSuchReport: 'The device has no report that begins with this number.',
   name: 'Name',
   add: 'Add to the rig',
   tooLarge: 'That file is larger than a report descriptor can be.',

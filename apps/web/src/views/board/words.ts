@@ -35,6 +35,7 @@ export const WORDS = {
   rename: 'Rename',
   remove: 'Remove, with what is set in it',
   layerName: 'Name of the layer',
+  layerTaken: 'Another layer has this name.',
   layerLeft: 'Move left: it wins over fewer',
   layerRight: 'Move right: it wins over more',
   layerOrder:

@@ -3,6 +3,7 @@ import { type ComponentType, useEffect, useMemo, useRef, useState } from 'react'
 import { useStore } from 'react-redux';
 import { useLocation } from 'react-router';
 import { feed } from '../../app/engine/feed.ts';
+import { keepThumbButtons } from '../../app/sources/pointerSources.ts';
 import { type AppStore, useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { readAsked } from '../../practice/asked.ts';
 import { DeskPointer } from '../../practice/DeskPointer.tsx';
@@ -95,6 +96,12 @@ export function RehearsePage() {
       window.removeEventListener('blur', letGo);
     };
   }, [dispatch, store]);
+  useEffect(() => {
+    // A program on the desk may have a back of its own; the view itself stays.
+    const ended = new AbortController();
+    if (surface.current) keepThumbButtons(surface.current, ended.signal);
+    return () => ended.abort();
+  }, []);
   usePedalKeys();
 
   return (

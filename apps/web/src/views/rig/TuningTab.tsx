@@ -6,6 +6,7 @@ import { AccelerationCard } from './AccelerationCard.tsx';
 import { FeelPad } from './FeelPad.tsx';
 import { RotorCard } from './RotorCard.tsx';
 import { ShuttleCard } from './ShuttleCard.tsx';
+import { SliderCard } from './SliderCard.tsx';
 import { SpeedsCard } from './SpeedsCard.tsx';
 import { ThresholdsCard } from './ThresholdsCard.tsx';
 import { TuneCard } from './TuneCard.tsx';
@@ -79,6 +80,11 @@ export function TuningTab({ device }: { readonly device: Device }) {
         .filter(({ spring }) => spring !== null)
         .map((control) => (
           <ShuttleCard key={control.id} control={control} edits={edits} />
+        ))}
+      {device.controls
+        .filter(({ slider }) => slider !== null)
+        .map((control) => (
+          <SliderCard key={control.id} control={control} edits={edits} />
         ))}
       <ThresholdsCard
         settings={settings}

@@ -122,6 +122,16 @@ export const WORDS = {
   rateAt: (position: number) => `Position ${position}`,
   rate: 'Steps per second',
   position: 'Position',
+  // A slider: the places at which it steps, on its way from one end to the other.
+  sliderSteps: (name: string) => `Steps of ${name}`,
+  stepsHint:
+    'Crossing a mark upwards is a step up, downwards a step down. Click the scale to add one, drag it to move it.',
+  noSteps: 'It sends its value and never steps. Click the scale to add a step.',
+  addStep: 'Add a step',
+  stepAt: (number: number) => `Step ${number}`,
+  removeStep: (number: number) => `Remove step ${number}`,
+  stepTwice: (percent: number) => `There is a step at ${percent} % already; the marks stay as they were.`,
+  percentOf: (percent: number) => `${percent} %`,
   thresholds: 'Holding, double presses, nudges',
   holdMs: 'A hold begins after',
   doubleMs: 'A double press within',

@@ -76,6 +76,17 @@ function partsIn(source: Source): readonly (ControlPart | null)[] {
   return 'parts' in source ? source.parts : [];
 }
 
+/**
+ * How many bytes a report must have for everything its device says in it, its id included; null where no report has
+ * that id. One that is shorter is read as far as it goes.
+ */
+export function reportSize({ numbered, reports }: Decoder, bytes: Uint8Array): number | null {
+  const ready = reports.get(numbered ? (bytes[0] ?? 0) : 0);
+  if (!ready) return null;
+  const bits = ready.map(({ source: { field } }) => field.bitOffset + field.bitSize * field.count);
+  return Math.ceil(Math.max(0, ...bits) / 8) + (numbered ? 1 : 0);
+}
+
 /** One report decoded: what happened, and what to remember. */
 export interface Decoded {
   readonly events: readonly HeardEvent[];

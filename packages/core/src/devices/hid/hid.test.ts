@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { checkSetup, demoSetup, setupSchema } from '../../setup/index.ts';
 import * as build from '../../testing/hidBuilder.ts';
-import { bitsAt, decodeReport, decoderFor, fieldValue, NOTHING_HEARD } from './decode.ts';
+import { bitsAt, decodeReport, decoderFor, fieldValue, NOTHING_HEARD, reportSize } from './decode.ts';
 import { describedDevice } from './describedDevice.ts';
 import type { Descriptor } from './descriptor.ts';
 import { parseDescriptor } from './parseDescriptor.ts';
@@ -45,6 +45,14 @@ function heard(descriptor: Descriptor, reports: readonly string[]): string[] {
       .join(' ');
   });
 }
+
+test('a report tells how long it must be; a shorter one is read as far as it goes', () => {
+  const descriptor = parsed(KEYBOARD);
+  const decoder = decoderFor(descriptor, describedDevice(descriptor, 'device', 'Device'));
+  // Eight bytes: modifiers, one reserved, six slots (HID 1.11, appendix B.1).
+  expect(reportSize(decoder, bytes('02 00 04'))).toBe(8);
+  expect(heard(descriptor, ['02'])).toEqual(['+shift']);
+});
 
 test('the boot keyboard: modifiers, six slots, lights', () => {
   const { collections, fields, numbered } = parsed(KEYBOARD);

@@ -6,6 +6,7 @@ export {
   type HeardEvent,
   type HeardState,
   NOTHING_HEARD,
+  reportSize,
 } from './decode.ts';
 export { type DescribedDevice, describedDevice } from './describedDevice.ts';
 export type { Collection, Descriptor, Field } from './descriptor.ts';

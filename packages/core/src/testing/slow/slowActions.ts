@@ -51,8 +51,8 @@ export class SlowActions {
     private readonly desk: SlowDesk,
     private readonly clock: SlowClock,
     private readonly outside: {
-      readonly profile: () => string;
-      readonly programInFront: () => string | null;
+      readonly profile: (computer: string | null) => string;
+      readonly programInFront: (computer: string | null) => string | null;
       readonly pin: (profile: string | null) => void;
       readonly letGo: (device: string) => void;
     },
@@ -90,7 +90,7 @@ export class SlowActions {
     const [first = null] = programs;
     const to = this.to(owner.device, first);
     if (focus && first !== null) {
-      const inFront = this.focused ?? (to.computer === null ? this.outside.programInFront() : null);
+      const inFront = this.focused ?? this.outside.programInFront(to.computer);
       if (inFront !== first) {
         this.focused = first;
         this.desk.send(to, { kind: 'focus', launch: false });
@@ -155,7 +155,7 @@ export class SlowActions {
       case 'page':
         return this.#page(action.page, owner);
       case 'profile': {
-        const to = this.#profileFor(action);
+        const to = this.#profileFor(action, owner.device);
         this.wishes.push(() => this.outside.pin(to));
         return nothing;
       }
@@ -239,7 +239,7 @@ export class SlowActions {
     return nothing;
   }
 
-  #profileFor({ change, profiles }: Extract<Action, { kind: 'profile' }>): string | null {
+  #profileFor({ change, profiles }: Extract<Action, { kind: 'profile' }>, device: string): string | null {
     if (change === 'automatic') return null;
     if (change === 'pin') return profiles[0] ?? null;
     const rank = (id: string) => (this.setup.profiles[id]?.rules.length ? 1 : 0);
@@ -250,7 +250,7 @@ export class SlowActions {
         .toSorted((a, b) => rank(a) - rank(b) || (a < b ? -1 : 1)),
     );
     const all = profiles.length > 0 ? profiles : [EVERYWHERE, ...inOrder];
-    const at = all.indexOf(this.outside.profile());
+    const at = all.indexOf(this.outside.profile(this.to(device, null).computer));
     if (at < 0) return all[0] ?? null;
     return all.at((at + (change === 'next' ? 1 : -1)) % all.length) ?? null;
   }

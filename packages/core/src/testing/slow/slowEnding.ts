@@ -16,23 +16,29 @@ export class SlowEnding {
     private readonly moves: SlowMoves,
   ) {}
 
-  /** What would be decided otherwise now ends; macros marked so go on. */
-  afterFront(setup: Setup, profile: string): void {
-    const goes: Which = (choice) => !stillDecides(setup, profile, choice);
+  /** What would be decided otherwise now ends, of devices with another profile; macros marked so go on. */
+  afterFront(setup: Setup, profileOf: (device: string) => string, moved: (device: string) => boolean): void {
+    const goes: Which = (choice) =>
+      moved(choice.device) && !stillDecides(setup, profileOf(choice.device), choice);
     this.#end(goes, goes, true);
   }
 
   /** What a control that is down resolved to still holds, unless the profile is another or it is gone. */
-  afterEdit(setup: Setup, profile: string, changed: boolean): void {
+  afterEdit(setup: Setup, profileOf: (device: string) => string, moved: (device: string) => boolean): void {
     const isGone: Which = ({ device, control }) => controlIn(setup, device, control) === null;
-    const goes: Which = (choice) => isGone(choice) || !stillDecides(setup, profile, choice);
+    const goes: Which = (choice) => isGone(choice) || !stillDecides(setup, profileOf(choice.device), choice);
+    const down: Which = (choice) => (moved(choice.device) ? goes(choice) : isGone(choice));
     for (const run of [...this.actions.macros]) if (run.isEdited(setup)) this.actions.stopMacro(run);
     const { openMenu } = this.actions;
     if (openMenu) {
       const items = this.actions.itemsOf(openMenu.menu);
       if (JSON.stringify(items) !== JSON.stringify(openMenu.items)) this.actions.openMenu = null;
     }
-    this.#end(changed ? goes : isGone, goes, changed);
+    this.#end(
+      down,
+      goes,
+      setup.devices.some(({ id }) => moved(id)),
+    );
   }
 
   /** `gone`: the device itself is; a ring away from rest is forgotten then, else it stays silent until rest. */

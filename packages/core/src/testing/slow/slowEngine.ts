@@ -1,7 +1,7 @@
 import type { Trigger } from '../../devices/index.ts';
 import type { EngineEvent } from '../../engine/index.ts';
 import type { FrontWindow } from '../../resolve/index.ts';
-import { applyEdit, EVERYWHERE, type Setup } from '../../setup/index.ts';
+import { applyEdit, type Setup } from '../../setup/index.ts';
 import type { Happens } from '../arbitraryEvents.ts';
 import { SlowActions } from './slowActions.ts';
 import { SlowClock } from './slowClock.ts';
@@ -24,16 +24,17 @@ export class SlowEngine {
   readonly #moves: SlowMoves;
   readonly #ending: SlowEnding;
   #setup: Setup;
-  #front: FrontWindow | null = null;
+  /** By computer, null for this one. */
+  readonly #fronts = new Map<string | null, FrontWindow | null>();
   #pinned: string | null = null;
-  #profile: string = EVERYWHERE;
 
   constructor(setup: Setup) {
     this.#setup = setup;
     this.#actions = new SlowActions(setup, this.#desk, this.#clock, {
-      profile: () => this.#profile,
-      programInFront: () => this.#setup.profiles[profileFor(this.#setup, this.#front, null)]?.program ?? null,
-      pin: (profile) => this.#decide({ pinned: profile }),
+      profile: (computer) => this.#profileAt(computer),
+      programInFront: (computer) =>
+        this.#setup.profiles[profileFor(this.#setup, this.#frontAt(computer), null)]?.program ?? null,
+      pin: (profile) => this.#pin(profile),
       letGo: (device) => this.#ending.letGo(device, false),
     });
     const world: SlowWorld = {
@@ -63,9 +64,10 @@ export class SlowEngine {
     this.#pass(event.t);
     const applied = applyEdit(this.#setup, event.edit);
     if (!applied.ok) return;
-    this.#setup = applied.value.setup;
-    this.#actions.setup = this.#setup;
-    this.#afterEdit();
+    this.#afterEdit(() => {
+      this.#setup = applied.value.setup;
+      this.#actions.setup = this.#setup;
+    });
     this.#grant();
     this.#actions.focused = null;
   }
@@ -114,14 +116,14 @@ export class SlowEngine {
         this.#moves.phrase(event.text, this.#setup);
         return;
       case 'front':
-        this.#decide({ front: event.window });
+        if (event.computer !== undefined && !this.#computers().includes(event.computer)) return;
+        this.#decide(() => this.#fronts.set(event.computer ?? null, event.window));
         return;
       case 'pin':
-        if (event.profile === null || this.#setup.profiles[event.profile])
-          this.#decide({ pinned: event.profile });
+        if (event.profile === null || this.#setup.profiles[event.profile]) this.#pin(event.profile);
         return;
       case 'edited':
-        this.#afterEdit();
+        this.#afterEdit(() => undefined);
         return;
       case 'detach':
         this.#ending.letGo(event.device, true);
@@ -132,27 +134,53 @@ export class SlowEngine {
     }
   }
 
-  #decide(changed: { front?: FrontWindow | null; pinned?: string | null }): void {
-    const before = this.#profile;
-    this.#setProfile(changed);
-    if (this.#profile !== before) this.#ending.afterFront(this.#setup, this.#profile);
+  #pin(profile: string | null): void {
+    this.#decide(() => {
+      this.#pinned = profile;
+    });
   }
 
-  #setProfile({ front = this.#front, pinned = this.#pinned }): void {
-    this.#front = front;
-    this.#pinned = pinned !== null && this.#setup.profiles[pinned] ? pinned : null;
-    this.#profile = profileFor(this.#setup, this.#front, this.#pinned);
+  /** Every computer some device can talk to. */
+  #computers(): string[] {
+    return this.#setup.devices.flatMap(({ settings }) => settings.computers.slice(1));
   }
 
-  #afterEdit(): void {
-    const before = this.#profile;
-    this.#setProfile({});
-    this.#ending.afterEdit(this.#setup, this.#profile, this.#profile !== before);
+  #frontAt(computer: string | null): FrontWindow | null {
+    return this.#fronts.get(computer) ?? null;
+  }
+
+  #profileAt(computer: string | null): string {
+    return profileFor(this.#setup, this.#frontAt(computer), this.#pinned);
+  }
+
+  #profileOf(device: string): string {
+    return this.#profileAt(this.#actions.to(device, null).computer);
+  }
+
+  #decide(change: () => void): void {
+    const moved = this.#movedBy(change);
+    this.#ending.afterFront(this.#setup, (device) => this.#profileOf(device), moved);
+  }
+
+  /** For which devices another profile decides after a change than before it. */
+  #movedBy(change: () => void): (device: string) => boolean {
+    const [setup, fronts, pinned] = [this.#setup, new Map(this.#fronts), this.#pinned];
+    change();
+    if (this.#pinned !== null && !this.#setup.profiles[this.#pinned]) this.#pinned = null;
+    return (device) => {
+      const { computer } = this.#actions.to(device, null);
+      return profileFor(setup, fronts.get(computer) ?? null, pinned) !== this.#profileAt(computer);
+    };
+  }
+
+  #afterEdit(change: () => void): void {
+    const moved = this.#movedBy(change);
+    this.#ending.afterEdit(this.#setup, (device) => this.#profileOf(device), moved);
   }
 
   #choose(device: string, control: string, trigger: Trigger, layers?: readonly string[]): Choice {
     const among = layers ?? this.#actions.layersOf(device);
-    return look(this.#setup, this.#profile, among, device, control, trigger);
+    return look(this.#setup, this.#profileOf(device), among, device, control, trigger);
   }
 
   #bound(device: string, control: string, trigger: Trigger, layers?: readonly string[]): Choice | null {
