@@ -16,6 +16,7 @@ import {
 const SHORTCUTS = ['A', 'Ctrl+Z', 'Ctrl+Shift+K', 'F5', 'ArrowRight', 'Alt+Enter'];
 /** Four layers, and as many programs as make twenty thousand bindings. */
 const LAYERS = ['base', 'second', 'third', 'fourth'];
+/** With Everywhere two hundred columns. */
 const PROGRAMS = 199;
 
 /** Five rules a program: its executable, its class, two kinds of title, and one that keeps windows out. */

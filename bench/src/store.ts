@@ -21,6 +21,7 @@ const ROUNDS = 400;
 const WARM_UP = 200;
 // A load takes longer than an edit, so that fewer give the same certainty.
 const LOADS = 9;
+/** Pages that edit at once; more than a studio has. */
 const CLIENTS = 50;
 const EDITS_EACH = 40;
 const SOCKETS = 500;

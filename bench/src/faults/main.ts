@@ -14,6 +14,7 @@ const { values } = parseArgs({
     seed: { type: 'string', default: String(Date.now() % 1_000_000) },
   },
 });
+/** All must be saved by then: pages wait up to a minute between two tries. After it a few handles more may be open. */
 const SETTLE_MS = 120_000;
 const MORE_FDS = 8;
 // Printed with the result: the same seed meets the same faults.

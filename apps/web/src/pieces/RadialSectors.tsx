@@ -7,6 +7,7 @@ import { FACE_ICONS } from './faceIcons.ts';
 const INNER = 0.2;
 /** Of half the menu's width: where its items end, and where their labels stand. */
 const OUTER = 0.97;
+/** How far out words stand, as a part of the radius: where a sector is wide enough for a word. */
 const LABELS = 0.63;
 
 const Box = styled('div')(({ theme: { vars } }) => ({

@@ -171,6 +171,7 @@ interface Use extends Option {
   readonly trigger: Trigger;
 }
 
+/** Copying onto itself is never what is wanted: another one is proposed. */
 function firstOther(setup: Setup, from: CopyFrom): string {
   const own = from.what === 'device' ? from.from : null;
   return setup.devices.find(({ id }) => id !== own)?.id ?? '';
@@ -191,6 +192,7 @@ function usesOf(setup: Setup, device: string): readonly Use[] {
   return [...all.filter(({ main }) => main), ...all.filter(({ main }) => !main)];
 }
 
+/** What would be copied by the choices made; null while they name nothing. */
 function copyingOf(from: CopyFrom, device: string, profile: string, use: Use | undefined): Copying | null {
   if (from.what === 'column') return { what: 'column', from: from.from, to: profile };
   if (from.what === 'device') return { what: 'device', from: from.from, to: device };

@@ -34,6 +34,7 @@ const Empty = styled('div')(({ theme: { vars } }) => ({
 
 /** Rows and columns drawn beyond what is seen: many at rest, so that keys find them there; few while it scrolls. */
 const ROWS_AHEAD = { atFirst: 0, atRest: 20, scrolling: 4 };
+/** Drawn before they scroll into sight: a wheel goes about so far between two frames. */
 const COLUMNS_AHEAD = 3;
 
 interface Props {

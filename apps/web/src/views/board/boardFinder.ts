@@ -22,6 +22,7 @@ export const boardFinder: FindSource = {
 /** What nothing runs yet is worth as much as what something does: that is what one looks for. */
 const REACHED: ReadonlySet<FindItem['kind']> = new Set(['command', 'menu', 'macro']);
 
+/** Goes to the cell, the layer or the menu it was found as. */
 function foundOf({ key, kind, name, owner, shortcut, control, slot }: FindItem): Found {
   return {
     key,

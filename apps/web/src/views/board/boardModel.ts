@@ -90,6 +90,7 @@ export function boardModel(setup: Setup, shown: Shown): BoardModel {
   };
 }
 
+/** Set in this very profile and layer; what shows through from elsewhere is not. */
 function isSetHere(face: CellFace | null, layer: string): boolean {
   return face?.source === 'set' && face.layer === layer;
 }

@@ -26,6 +26,7 @@ export const USUAL_VIEW: BoardView = viewSchema.parse({
   onlySet: false,
 });
 
+/** What the Board looks like is the browser's own: two people at one set-up need not see the same. */
 const KEPT_AT = 'nimble-lever.board-view';
 
 /** The view that was kept; the usual one where there is none that can be read. */

@@ -5,6 +5,7 @@ import { describeActionIn, nativeName, profileName, programName, wheelText } fro
 import type { CellFace } from '../../pieces/Cell.tsx';
 import { layersOf, type UsePlace } from './lookUp.ts';
 
+/** What a cell was looked up from. */
 interface Looked {
   readonly layer: string;
   /** Whether what differs from the base layer is told. */
@@ -38,12 +39,14 @@ export function faceOf(
   };
 }
 
+/** What the same cell is called on the base layer, to compare with. */
 function baseName(setup: Setup, chain: readonly Profile[], asked: Profile, row: UsePlace): string {
   return faceOf(setup, chain, asked, row, { layer: BASE_LAYER, compare: false }).name;
 }
 
 type Decided = { readonly profile: string; readonly layer: string; readonly binding: Binding } | null;
 
+/** Where what decides was found, as far as it is elsewhere than where one asked. */
 function placeName(setup: Setup, decided: NonNullable<Decided>, asked: Profile): string {
   const layer = setup.layers.find(({ id }) => id === decided.layer)?.name ?? decided.layer;
   return decided.profile === asked.id ? `layer ${layer}` : profileName(setup, decided.profile);
@@ -79,6 +82,7 @@ export function bindingName(setup: Setup, profile: Profile, binding: Binding): s
   return doesOf(setup, { profile: profile.id, layer: BASE_LAYER, binding }, profile, null).name;
 }
 
+/** Off is said with those that still hear it: else it would look as if nothing came of it. */
 function offName(setup: Setup, heardBy: readonly string[]): string {
   const names = heardBy.map((id) => programName(setup, id)).join(', ');
   return names ? `off here, heard by ${names}` : 'off here';

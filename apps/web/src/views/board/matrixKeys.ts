@@ -6,6 +6,7 @@ import { cellSelected, recordingStarted, triggersFolded, viewChanged } from './b
 import { clearCells, pasteCells, rangeTo, takeCells } from './cellMoves.ts';
 import { type SelectedCell, selectCell } from './useBoard.ts';
 
+/** The arrow keys of a grid (WAI-ARIA Authoring Practices, grid pattern). */
 const MOVES: Readonly<Record<string, readonly [row: number, column: number]>> = {
   ArrowUp: [-1, 0],
   ArrowDown: [1, 0],

@@ -17,6 +17,7 @@ import type { AppStore } from '../../app/store.ts';
 import { selectBoardState } from './boardSlice.ts';
 import { positionTrigger, turnTrigger, type Use } from './use.ts';
 
+/** No HID and no MIDI: those ask for leave, and the Board must not ask by itself. */
 const SOURCES = [keySource, gamepadSource, mouseSource(() => null, true)];
 
 /** What the Board itself is worked with: left to the page, so that a click is a click and scrolling lights nothing. */
@@ -50,6 +51,7 @@ export function useHeardControls(heard: (device: Device, use: Use) => void): voi
   });
 }
 
+/** The row a use belongs to: which way it was turned decides, not how far. */
 function triggerOf(control: Control, use: HeardUse): Use['trigger'] {
   if (use.kind === 'turn') return turnTrigger(use.amount);
   return use.kind === 'position' ? positionTrigger(control, use.value) : 'press';

@@ -23,6 +23,7 @@ export function useMarks(model: BoardModel): Marks {
   }, [model, cells, copied]);
 }
 
+/** Rows draw themselves anew only where their own marks changed: so each gets a text that compares by value. */
 function byRow(cells: readonly CellPlace[]): ReadonlyMap<number, string> {
   const rows = new Map<number, string>();
   for (const { at } of cells) {

@@ -38,8 +38,9 @@ const Line = styled('svg')(({ theme: { vars } }) => ({
 
 /** How many presses are kept and drawn, and how many pixels a millisecond is. */
 const KEPT = 12;
-/** Of those kept, how many are drawn; the drawing's width in pixels, and the milliseconds it shows. */
+/** Of those kept, how many are drawn. */
 const DRAWN = 4;
+/** Pixels of the picture, and the milliseconds that go into them: a slow hold fits. */
 const WIDTH = 330;
 const SPAN = 900;
 

@@ -5,6 +5,7 @@ import { WORDS } from './words.ts';
 
 /** Pixels: room for labels at each side, the gap to the drawing, and what a control needs to carry its own words. */
 const SIDE = { least: 84, most: 142 };
+/** Pixels between a device and its labels, and the least a control must measure to hold a label itself. */
 const GAP = 18;
 const INSIDE = { width: 50, height: 36 };
 export const LINE = 14;

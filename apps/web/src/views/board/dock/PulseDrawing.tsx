@@ -3,6 +3,7 @@ import { TRIED_MS } from '@nimble-lever/core/review';
 import { WORDS } from '../words.ts';
 import type { Tried } from './triedOut.ts';
 
+/** Drawn in units of its own and stretched to the dock: a low and a high level, as on an oscilloscope. */
 const WIDTH = 380;
 const HEIGHT = 26;
 const LOW = HEIGHT - 4;

@@ -88,6 +88,7 @@ export function useCellEdits() {
   };
 }
 
+/** Only a behaviour that acts has a style, a guard and a target. */
 type Acting = Extract<Behaviour, { kind: 'action' }>;
 
 export type CellEdits = NonNullable<ReturnType<typeof useCellEdits>>;
