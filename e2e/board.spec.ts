@@ -102,6 +102,25 @@ test('what is typed right after Ctrl+K is not lost, however long the dialog take
   await expect(page.getByRole('option', { name: /^Split here/ })).toContainText('Bench dial, press');
 });
 
+test('what is typed right after Enter on a cell waits for the dock', async ({ app, quietPage: page }) => {
+  let hold: () => void = () => undefined;
+  const held = new Promise<void>((resolve) => {
+    hold = resolve;
+  });
+  await page.route(/Dock-/, async (route) => {
+    await held;
+    await route.continue();
+  });
+  await open(page, app.address, 'board');
+  await cell(page, 'Key 9', 'Brindle').click();
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('canvas upright');
+  await page.keyboard.press('Enter');
+  hold();
+  await expect(cell(page, 'Key 9', 'Brindle')).toContainText('Canvas upright');
+  await expect(cell(page, 'Key 9', 'Brindle')).toBeFocused();
+});
+
 test('Find shows what was hidden, forgives a slip, and finds views, layers, triggers and actions', async ({
   app,
   quietPage: page,

@@ -28,6 +28,8 @@ test('two people change different fields of one device, and both stand; the same
   await author.fill('Loft');
   await author.press('Enter');
   await other.getByRole('link', { name: 'Rig' }).click();
+  // Cut off before the view is read, it could not be shown.
+  await expect(other.getByRole('textbox', { name: 'Name of the device' })).toBeVisible();
 
   // Both are cut off, change the same device, and come back: one after the other.
   const contexts = [page.context(), other.context()];

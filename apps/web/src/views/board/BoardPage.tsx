@@ -1,9 +1,10 @@
 import { styled } from '@mui/material/styles';
 import type { Device } from '@nimble-lever/core/devices';
-import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useReducer, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
 import { useLocation, useNavigate } from 'react-router';
 import { readAskedUse } from '../../app/askedUse.ts';
+import { holdKeys } from '../../app/holdKeys.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { useFlash } from '../../app/useFlash.ts';
@@ -47,12 +48,26 @@ export function BoardPage() {
   const docked = cell !== null && view.docked;
   const Dock = loaded ?? LazyDock;
   const [scrolled, setScrolled] = useState(false);
+  const [, redraw] = useReducer((times: number) => times + 1, 0);
   const choose = useCallback(() => {
     // The dock may have to come first; drawn at once, it has the keys before the next one is pressed.
     flushSync(() => dispatch(viewChanged({ docked: true })));
-    chooser.current?.focus();
-    // What is typed takes the place of what is there.
-    chooser.current?.select();
+    const enter = () => {
+      chooser.current?.focus();
+      // What is typed takes the place of what is there.
+      chooser.current?.select();
+    };
+    enter();
+    if (chooser.current) return;
+    // Its file is still on the way: what is typed meanwhile waits for it.
+    const giveKeys = holdKeys();
+    void readDock()
+      .then(({ Dock: read }) => {
+        loaded = read;
+        flushSync(redraw);
+        enter();
+      })
+      .finally(() => giveKeys(chooser.current));
   }, [dispatch]);
   const openHelp = useCallback(() => setHelping(true), []);
 
