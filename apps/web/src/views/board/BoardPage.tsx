@@ -1,6 +1,6 @@
 import { styled } from '@mui/material/styles';
 import type { Device } from '@nimble-lever/core/devices';
-import { lazy, Suspense, useCallback, useEffect, useReducer, useRef, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
 import { useLocation, useNavigate } from 'react-router';
 import { readAskedUse } from '../../app/askedUse.ts';
@@ -21,11 +21,11 @@ import { selectBoard, selectCell } from './useBoard.ts';
 import { useHeardControls } from './useHeardControls.ts';
 
 /**
- * Read as soon as the matrix is drawn: nothing is edited before something is selected. Once it is here it is drawn without
- * waiting, so that what is typed right after Enter is not lost.
+ * Read as soon as the matrix is drawn: nothing is edited before something is selected. Kept for the next visit, so that
+ * what is typed right after Enter is not lost. Not by `lazy`: drawn as another component once it is here, it would forget
+ * what is open in it.
  */
 const readDock = once(() => import('./dock/Dock.tsx'));
-const LazyDock = lazy(async () => ({ default: (await readDock()).Dock }));
 let loaded: Awaited<ReturnType<typeof readDock>>['Dock'] | null = null;
 
 const CopyDialog = lazy(async () => ({ default: (await import('./CopyDialog.tsx')).CopyDialog }));
@@ -46,9 +46,21 @@ export function BoardPage() {
   const [helping, setHelping] = useState(false);
   const [copying, setCopying] = useState<CopyFrom | null>(null);
   const docked = cell !== null && view.docked;
-  const Dock = loaded ?? LazyDock;
+  const [Dock, setDock] = useState(() => loaded);
+  const takeDock = useCallback(async () => {
+    loaded = (await readDock()).Dock;
+    flushSync(() => setDock(() => loaded));
+  }, []);
+  useEffect(() => {
+    // A file that does not come is told by the view's own words for it.
+    if (docked && !Dock)
+      void takeDock().catch((error: unknown) => {
+        setDock(() => {
+          throw error;
+        });
+      });
+  }, [docked, Dock, takeDock]);
   const [scrolled, setScrolled] = useState(false);
-  const [, redraw] = useReducer((times: number) => times + 1, 0);
   const choose = useCallback(() => {
     // The dock may have to come first; drawn at once, it has the keys before the next one is pressed.
     flushSync(() => dispatch(viewChanged({ docked: true })));
@@ -61,14 +73,10 @@ export function BoardPage() {
     if (chooser.current) return;
     // Its file is still on the way: what is typed meanwhile waits for it.
     const giveKeys = holdKeys();
-    void readDock()
-      .then(({ Dock: read }) => {
-        loaded = read;
-        flushSync(redraw);
-        enter();
-      })
+    void takeDock()
+      .then(enter)
       .finally(() => giveKeys(chooser.current));
-  }, [dispatch]);
+  }, [dispatch, takeDock]);
   const openHelp = useCallback(() => setHelping(true), []);
 
   // A control of the rig was used: its row is lit, and found where the person did not do it on the page itself.
@@ -101,13 +109,7 @@ export function BoardPage() {
   const { devices } = useAppSelector(selectSetup);
   // Kept at every change: there is no moment at which a page is told that it closes.
   useEffect(() => keepView(view), [view]);
-  useEffect(
-    () =>
-      whenIdle(async () => {
-        loaded = (await readDock()).Dock;
-      }),
-    [],
-  );
+  useEffect(() => whenIdle(takeDock), [takeDock]);
   const focusCell = useCallback(() => {
     // After the next drawing: the cell that is selected may not be drawn yet.
     const focus = () => {
@@ -162,16 +164,15 @@ export function BoardPage() {
         {copying && <CopyDialog from={copying} onClose={() => setCopying(null)} />}
         {helping && <KeysHelp open onClose={() => setHelping(false)} />}
       </Suspense>
-      {docked && (
-        <Suspense fallback={<div style={{ flex: 'none', height: view.dockHeight }} />}>
-          <Dock
-            height={view.dockHeight}
-            onHeight={setHeight}
-            chooserRef={chooser}
-            onDone={focusCell}
-            onClose={putAway}
-          />
-        </Suspense>
+      {docked && !Dock && <div style={{ flex: 'none', height: view.dockHeight }} />}
+      {docked && Dock && (
+        <Dock
+          height={view.dockHeight}
+          onHeight={setHeight}
+          chooserRef={chooser}
+          onDone={focusCell}
+          onClose={putAway}
+        />
       )}
     </Page>
   );
