@@ -71,7 +71,7 @@ export function largeSetup(programs = PROGRAMS, controls = 300): Setup {
     devices,
     commonCommands: [],
     layers: LAYERS.map((id) => ({ id, name: id })),
-    programs: ids.map((id, i) => ({ id, name: id, rules: rulesOf(i), commands: [] })),
+    programs: ids.map((id, i) => ({ id, name: id, keysBy: 'character', rules: rulesOf(i), commands: [] })),
     profiles: Object.fromEntries(profiles.map((profile) => [profile.id, profile])),
   };
 }

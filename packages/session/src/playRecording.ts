@@ -1,4 +1,10 @@
-import type { EngineEvent, Explanation, Stroke } from '@nimble-lever/core/engine';
+import {
+  type EngineEvent,
+  type Explanation,
+  type Keyboards,
+  type Stroke,
+  US_KEYBOARDS,
+} from '@nimble-lever/core/engine';
 import type { Setup } from '@nimble-lever/core/setup';
 import { Session } from './session.ts';
 import { VirtualClock } from './virtualClock.ts';
@@ -10,7 +16,11 @@ export interface Played {
 }
 
 /** Plays recorded events at a desk of their own, in virtual time. An event in the past is taken at the newest time. */
-export function playRecording(setup: Setup, events: readonly EngineEvent[]): Played {
+export function playRecording(
+  setup: Setup,
+  events: readonly EngineEvent[],
+  keyboards: Keyboards = US_KEYBOARDS,
+): Played {
   const clock = new VirtualClock();
   const explanations: Explanation[] = [];
   const strokes: Stroke[] = [];
@@ -22,7 +32,7 @@ export function playRecording(setup: Setup, events: readonly EngineEvent[]): Pla
       throw error;
     },
   });
-  session.use(setup);
+  session.use(setup, keyboards);
   for (const { t, ...event } of events) {
     clock.advanceTo(t);
     session.take(event);

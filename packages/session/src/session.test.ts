@@ -1,4 +1,10 @@
-import type { EngineState, Explanation, Stroke } from '@nimble-lever/core/engine';
+import {
+  type EngineState,
+  type Explanation,
+  type Keyboards,
+  type Stroke,
+  US_KEYBOARDS,
+} from '@nimble-lever/core/engine';
 import { applyEdit, type Setup } from '@nimble-lever/core/setup';
 import {
   arbitraryScenario,
@@ -7,6 +13,7 @@ import {
   events,
   type Happens,
   runAll,
+  SMALL_KEYBOARDS,
   short,
   tryOut,
 } from '@nimble-lever/core/testing';
@@ -15,7 +22,11 @@ import { Session, SLEPT_MS } from './session.ts';
 import { VirtualClock } from './virtualClock.ts';
 
 /** A session at a desk that keeps what it is sent; `on` answers strokes, as a desk's windows do. */
-function desk(setup: Setup, on: (stroke: Stroke, session: Session) => void = () => undefined) {
+function desk(
+  setup: Setup,
+  on: (stroke: Stroke, session: Session) => void = () => undefined,
+  keyboards: Keyboards = US_KEYBOARDS,
+) {
   const clock = new VirtualClock();
   const strokes: Stroke[] = [];
   const told: Explanation[] = [];
@@ -32,7 +43,7 @@ function desk(setup: Setup, on: (stroke: Stroke, session: Session) => void = () 
     told: (explanation) => told.push(explanation),
     failed: (error) => failures.push(error),
   });
-  session.use(setup);
+  session.use(setup, keyboards);
   const play = (...lines: string[]) => {
     for (const { t, ...event } of events(...lines)) {
       clock.advanceTo(t);
@@ -48,7 +59,7 @@ const REPEAT: BoundRow = [`${KEY} press`, 'A', 'repeat'];
 test('random runs with edits in between send and explain what the engine alone does, woken at each deadline', () => {
   const same = ({ setup, happenings }: { setup: Setup; happenings: readonly Happens[] }) => {
     const alone = runAll(setup, happenings);
-    const { clock, session, strokes, told } = desk(setup);
+    const { clock, session, strokes, told } = desk(setup, undefined, SMALL_KEYBOARDS);
     let current = setup;
     for (const each of happenings) {
       clock.advanceTo(each.t);
@@ -60,7 +71,7 @@ test('random runs with edits in between send and explain what the engine alone d
       const applied = applyEdit(current, each.edit);
       if (!applied.ok) continue;
       current = applied.value.setup;
-      session.use(current);
+      session.use(current, SMALL_KEYBOARDS);
     }
     // Events in the past are taken at the newest time known by both; only the event itself says its own time.
     const bare = (all: readonly Explanation[]) =>

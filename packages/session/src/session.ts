@@ -8,8 +8,10 @@ import {
   type Explanation,
   INITIAL_STATE,
   isAtRest,
+  type Keyboards,
   nextDeadline,
   step,
+  US_KEYBOARDS,
 } from '@nimble-lever/core/engine';
 import type { Setup } from '@nimble-lever/core/setup';
 import type { Carrier } from './carrier.ts';
@@ -41,7 +43,7 @@ const HEARTBEAT_MS = 1000;
 /** What waits its turn: an event, or the set-up as it is after an edit. */
 type Waiting =
   | { readonly kind: 'event'; readonly event: EngineEvent }
-  | { readonly kind: 'setup'; readonly setup: Setup };
+  | { readonly kind: 'setup'; readonly setup: Setup; readonly keyboards: Keyboards };
 
 /**
  * The engine at work at a desk: one queue of events, a clock to keep deadlines by, a carrier for what is sent. An
@@ -71,11 +73,12 @@ export class Session {
   }
 
   /**
-   * Works by this set-up from now on. With the first one it asks the carrier what is in front; a later one is compiled
-   * from the one before, and what an edit makes impossible is let go.
+   * Works by this set-up from now on, for these keyboards. With the first one it asks the carrier what is in front; a
+   * later one is compiled from the one before, and what an edit makes impossible is let go. Keys that are down stay down,
+   * whatever the keyboard is now.
    */
-  use(setup: Setup): void {
-    this.#queue.push({ kind: 'setup', setup });
+  use(setup: Setup, keyboards: Keyboards = US_KEYBOARDS): void {
+    this.#queue.push({ kind: 'setup', setup, keyboards });
     this.#work();
   }
 
@@ -104,7 +107,7 @@ export class Session {
 
   #dealWith(next: Waiting): void {
     if (next.kind === 'setup') {
-      this.#changeSetup(next.setup);
+      this.#changeSetup(next.setup, next.keyboards);
       return;
     }
     if (!this.#compiled) return;
@@ -112,13 +115,13 @@ export class Session {
     this.#step(this.#compiled, next.event);
   }
 
-  #changeSetup(setup: Setup): void {
+  #changeSetup(setup: Setup, keyboards: Keyboards): void {
     const before = this.#compiled;
     if (before) this.#noticeSleep(before);
     const t = this.#parts.clock.now();
     // What was due before the edit is still done as it was before.
     if (before) this.#advance(before, t);
-    this.#compiled = compile(setup, before);
+    this.#compiled = compile(setup, before, keyboards);
     if (before) {
       this.#step(this.#compiled, { kind: 'edited', t });
       return;

@@ -5,6 +5,7 @@ import { EditsByField1764400000000 } from './editsByField.ts';
 import { EngineParts1764200000000 } from './engineParts.ts';
 import { ENTITIES } from './entities.ts';
 import { FirstTables1764000000000 } from './firstTables.ts';
+import { KeysByMeaning1764500000000 } from './keysByMeaning.ts';
 import { NewerDatabase } from './newerDatabase.ts';
 import { ProfileRules1764100000000 } from './profileRules.ts';
 
@@ -18,6 +19,7 @@ export const MIGRATIONS = [
   EngineParts1764200000000,
   DeviceOrigins1764300000000,
   EditsByField1764400000000,
+  KeysByMeaning1764500000000,
 ];
 
 /**

@@ -1,5 +1,5 @@
 import type { Device, Trigger } from '@nimble-lever/core/devices';
-import type { Action, Binding, Command, LogEntry } from '@nimble-lever/core/setup';
+import type { Action, Binding, Command, LogEntry, Program } from '@nimble-lever/core/setup';
 import { EntitySchema } from 'typeorm';
 
 /** A set-up without its parts. */
@@ -7,6 +7,10 @@ export interface SetUpRow {
   id: string;
   name: string;
   revision: number;
+  /** Layouts of other computers, by their names. */
+  keyboards: unknown;
+  /** The layout that shortcuts of an older version were made on. */
+  madeOn: string | null;
 }
 /** A device as it came with its place in the rig. */
 export interface DeviceRow extends Device {
@@ -21,6 +25,7 @@ export interface ProgramRow {
   name: string;
   /** The name as it must be nobody else's; see `foldName`. */
   nameKey: string;
+  keysBy: Program['keysBy'];
   rules: unknown;
 }
 /** A command of a program, or (program null) a common one. */
@@ -107,7 +112,13 @@ const key = (name: string) => ({ name, type: 'text', primary: true }) as const;
  */
 export const SetUpEntity = new EntitySchema<SetUpRow>({
   name: 'set_ups',
-  columns: { id, name: text, revision: { type: 'int' } },
+  columns: {
+    id,
+    name: text,
+    revision: { type: 'int' },
+    keyboards: jsonb,
+    madeOn: { ...nullableText, name: 'made_on' },
+  },
 });
 /** A device with its controls as one document: no query looks inside, and a device is always read whole. */
 export const DeviceEntity = new EntitySchema<DeviceRow>({
@@ -135,7 +146,15 @@ export const DeviceEntity = new EntitySchema<DeviceRow>({
  */
 export const ProgramEntity = new EntitySchema<ProgramRow>({
   name: 'programs',
-  columns: { setUp, id, position, name: text, nameKey: { ...text, name: 'name_key' }, rules: jsonb },
+  columns: {
+    setUp,
+    id,
+    position,
+    name: text,
+    nameKey: { ...text, name: 'name_key' },
+    keysBy: { ...text, name: 'keys_by' },
+    rules: jsonb,
+  },
 });
 /**
  * Commands stand in a table of their own, because they are many and change one by one; `program` is null for
@@ -152,6 +171,8 @@ export const CommandEntity = new EntitySchema<CommandRow>({
     shortcut: text,
     family: text,
     intent: nullableText,
+    keysBy: { ...nullableText, name: 'keys_by' },
+    onLayout: { ...jsonb, name: 'on_layout' },
   },
 });
 /** Layers in the order that decides which wins. */

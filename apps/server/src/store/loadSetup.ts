@@ -2,7 +2,7 @@ import { PART_KINDS, type PartKind, type Setup } from '@nimble-lever/core/setup'
 import type { Pool } from 'pg';
 import { PART_TABLES, type Row, selected } from '../database/tables.ts';
 import { inTransaction } from './database.ts';
-import { readSetup, type StoredRows } from './readSetup.ts';
+import { readSetup, type StoredHead, type StoredRows } from './readSetup.ts';
 
 /** A set-up as the database has it, at a revision. */
 export interface StoredSetup {
@@ -15,8 +15,11 @@ export interface StoredSetup {
 /** Reads a set-up with its revision, one round trip a table, in one consistent view; null when there is none. */
 export async function loadSetup(pool: Pool, id: string): Promise<StoredSetup | null> {
   return inTransaction(pool, 'BEGIN ISOLATION LEVEL REPEATABLE READ READ ONLY', async (client) => {
-    const head = await client.query('SELECT name, revision FROM set_ups WHERE id = $1', [id]);
-    const [row] = head.rows as { name: string; revision: number }[];
+    const head = await client.query(
+      'SELECT name, revision, keyboards, made_on AS "madeOn" FROM set_ups WHERE id = $1',
+      [id],
+    );
+    const [row] = head.rows as (StoredHead & { revision: number })[];
     if (!row) return null;
     const tables: Partial<Record<PartKind, readonly Row[]>> = {};
     for (const kind of PART_KINDS) {
@@ -25,6 +28,6 @@ export async function loadSetup(pool: Pool, id: string): Promise<StoredSetup | n
       const found = await client.query(`SELECT ${selected(own)} FROM ${name} WHERE set_up = $1`, [id]);
       tables[kind] = found.rows;
     }
-    return { id, revision: row.revision, setup: readSetup(row.name, tables as StoredRows) };
+    return { id, revision: row.revision, setup: readSetup(row, tables as StoredRows) };
   });
 }

@@ -22,13 +22,21 @@ import {
   radialMenuSchema,
   type Setup,
   type Slot,
+  setupSchema,
   slotSchema,
   type UnreadablePart,
   unreadableId,
 } from '@nimble-lever/core/setup';
 import { refusalWords } from '@nimble-lever/core/words';
-import type { z } from 'zod';
+import { z } from 'zod';
 import { keyOfRow, PART_TABLES, type Row } from '../database/tables.ts';
+
+/** What a set-up has besides its parts, as it was read. */
+export interface StoredHead {
+  readonly name: string;
+  readonly keyboards: unknown;
+  readonly madeOn: unknown;
+}
 
 /** The rows of a set-up by kind, as they were read: nothing is known of them yet. */
 export type StoredRows = Readonly<Record<PartKind, readonly Row[]>>;
@@ -37,9 +45,12 @@ export type StoredRows = Readonly<Record<PartKind, readonly Row[]>>;
  * The set-up that rows stand for. A row that is not as it should be, or refers to something that is not there, is set
  * aside as unreadable; everything else opens. Where Everywhere or the base layer cannot be read, empty ones stand in.
  */
-export function readSetup(name: string, rows: StoredRows): Setup {
-  return new Reader(rows).setup(name);
+export function readSetup(head: StoredHead, rows: StoredRows): Setup {
+  return new Reader(rows).setup(head);
 }
+
+const { keyboards: keyboardsSchema, madeOn: madeOnSchema } = setupSchema.shape;
+const headSchema = z.object({ keyboards: keyboardsSchema.catch({}), madeOn: madeOnSchema.catch(null) });
 
 /**
  * Puts a set-up together from its rows. A row that cannot be read is set aside and told, and costs nothing
@@ -51,21 +62,26 @@ class Reader {
 
   constructor(private readonly rows: StoredRows) {}
 
-  setup(name: string): Setup {
+  setup({ name, ...head }: StoredHead): Setup {
+    // What cannot be read of these is asked again.
+    const { keyboards, madeOn } = headSchema.parse(head);
     const devices = this.#list('device', deviceSchema, without('position'));
     const layers = this.#list('layer', layerSchema, without('position'));
     if (layers[0]?.id !== BASE_LAYER) layers.unshift({ id: BASE_LAYER, name: 'Base' });
     const menus = this.#list('radial-menu', radialMenuSchema, body);
     const macros = this.#list('macro', macroSchema, body);
     const commands = this.#commands();
-    const programs = this.#list('program', programSchema, ({ id, name: own, rules }) => ({
+    const programs = this.#list('program', programSchema, ({ id, name: own, keysBy, rules }) => ({
       id,
       name: own,
+      keysBy,
       rules,
       commands: commands.get(String(id)) ?? [],
     }));
     const setup: Setup = {
       name,
+      keyboards,
+      madeOn,
       devices,
       commonCommands: commands.get('') ?? [],
       programs,

@@ -48,7 +48,7 @@ export class SetupStore {
       const { rows } = await client.query('SELECT 1 FROM set_ups LIMIT 1');
       if (rows.length > 0) return false;
       await client.query('INSERT INTO set_ups (id, name, revision) VALUES ($1, $2, 0)', [id, setup.name]);
-      await client.query(firstWrite(id, setup.name, rowChanges(null, setup)));
+      await client.query(firstWrite(id, setup, rowChanges(null, setup)));
       return true;
     });
   }

@@ -15,8 +15,9 @@ function textOf(value: object): string {
 }
 
 /** A set-up as JSON. What an edit did not touch is not written anew. */
-export function setupText({ name, profiles, ...lists }: Setup): string {
+export function setupText({ name, madeOn, profiles, ...lists }: Setup): string {
   const fields = Object.entries(lists).map(([field, list]) => `${JSON.stringify(field)}:${textOf(list)}`);
   const all = Object.entries(profiles).map(([id, profile]) => `${JSON.stringify(id)}:${textOf(profile)}`);
-  return `{"name":${JSON.stringify(name)},${fields.join(',')},"profiles":{${all.join(',')}}}`;
+  const head = `"name":${JSON.stringify(name)},"madeOn":${JSON.stringify(madeOn)}`;
+  return `{${head},${fields.join(',')},"profiles":{${all.join(',')}}}`;
 }

@@ -279,7 +279,7 @@ export class SetupWriter {
       setUp: this.id,
       base: head.revision,
       revision,
-      name: setup.name,
+      head: setup,
       changes: rowChanges(head.setup, setup),
       edits: written.map(toRow),
     });

@@ -1,4 +1,4 @@
-import { PART_KINDS } from '@nimble-lever/core/setup';
+import { PART_KINDS, type Setup } from '@nimble-lever/core/setup';
 import { EDITS, PART_TABLES, type Row, recordOf, recordsJson, type Table } from '../database/tables.ts';
 import type { RowChanges } from './rows.ts';
 
@@ -13,6 +13,9 @@ export interface Statement {
   readonly values: unknown[];
 }
 
+/** What a set-up has besides its parts. */
+type SetupHead = Pick<Setup, 'name' | 'keyboards' | 'madeOn'>;
+
 /** What one statement writes: parts of a set-up, and the entries that changed them. */
 export interface Write {
   readonly setUp: string;
@@ -20,7 +23,8 @@ export interface Write {
   readonly base: number;
   /** The revision it must still have; with another one nothing is written. */
   readonly revision: number;
-  readonly name: string;
+  /** What the set-up has besides its parts. */
+  readonly head: SetupHead;
   readonly changes: RowChanges;
   /** Rows of the edit log. */
   readonly edits: readonly Row[];
@@ -31,13 +35,16 @@ export interface Write {
  * transaction of its own. It gives a row when it wrote, none when the set-up has moved on. Rows go in as JSON, one
  * parameter a table, so their number has no limit; only names of our own tables and columns stand in the text.
  */
-export function writeStatement({ setUp, base, revision, name, changes, edits }: Write): Statement {
-  const values: unknown[] = [setUp, base, revision, name, EDITS_CHANNEL, `${setUp} ${revision}`];
+export function writeStatement({ setUp, base, revision, head, changes, edits }: Write): Statement {
+  const { name, keyboards, madeOn } = head;
+  const news = [EDITS_CHANNEL, `${setUp} ${revision}`];
+  const values: unknown[] = [setUp, base, revision, name, ...news, JSON.stringify(keyboards), madeOn];
   const place = (value: unknown) => `$${values.push(value)}`;
   /** A bit for each part the statement has. */
   let has = edits.length > 0 ? 1 : 0;
   const parts = [
-    'head AS (UPDATE set_ups SET revision = $3, name = $4 WHERE id = $1 AND revision = $2 RETURNING id)',
+    `head AS (UPDATE set_ups SET revision = $3, name = $4, keyboards = $7, made_on = $8
+      WHERE id = $1 AND revision = $2 RETURNING id)`,
   ];
   for (const [i, kind] of PART_KINDS.entries()) {
     const table = PART_TABLES[kind];
@@ -61,8 +68,8 @@ export function writeStatement({ setUp, base, revision, name, changes, edits }: 
 }
 
 /** One statement that writes a whole new set-up at revision 0. Its row in `set_ups` must be there. */
-export function firstWrite(setUp: string, name: string, changes: RowChanges): Statement {
-  return writeStatement({ setUp, base: 0, revision: 0, name, changes, edits: [] });
+export function firstWrite(setUp: string, head: SetupHead, changes: RowChanges): Statement {
+  return writeStatement({ setUp, base: 0, revision: 0, head, changes, edits: [] });
 }
 
 /** The columns that tell parts of one set-up apart. */

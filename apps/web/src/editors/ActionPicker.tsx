@@ -1,4 +1,4 @@
-import { itemAt, type RadialMenu } from '@nimble-lever/core/setup';
+import { itemAt, keysByOf, type RadialMenu } from '@nimble-lever/core/setup';
 import type { RefObject } from 'react';
 import { newId } from '../app/setup/newId.ts';
 import { ActionFields, hasFields } from './ActionFields.tsx';
@@ -36,6 +36,7 @@ export function ActionPicker(props: Props) {
   const { target, recording, composing, chooserRef, onRecord, onStop, onCompose, onEditMenu, onDone } = props;
   const { action, setup, setAction } = target;
   const take = (notation: string) => takeSteps(target, notation);
+  const keysBy = keysByOf(setup, target.profile);
   // Making the menu and binding it is one edit: taken back, neither is left over.
   const newMenu = () => {
     const menu = makeMenu(setup.radialMenus, target.profile.program);
@@ -48,7 +49,7 @@ export function ActionPicker(props: Props) {
     <>
       {/* While it records nothing else is there to take the keys. } */}
       {recording ? (
-        <LiveRecorder onTaken={take} onCompose={() => onCompose(true)} onLeave={onStop} />
+        <LiveRecorder onTaken={take} keysBy={keysBy} onCompose={() => onCompose(true)} onLeave={onStop} />
       ) : (
         <>
           <CommandChooser
@@ -65,7 +66,7 @@ export function ActionPicker(props: Props) {
           )}
         </>
       )}
-      <Composer open={composing} onUse={take} onClose={() => onCompose(false)} />
+      <Composer open={composing} keysBy={keysBy} onUse={take} onClose={() => onCompose(false)} />
     </>
   );
 }

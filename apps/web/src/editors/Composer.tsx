@@ -1,18 +1,24 @@
 import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
 import Dialog from '@mui/material/Dialog';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import OutlinedInput from '@mui/material/OutlinedInput';
 import { styled } from '@mui/material/styles';
 import {
   BARE,
   formatShortcut,
+  KEY_BY_CODE,
   KEY_TABLE,
   legendOf,
-  MODIFIERS,
+  type ModifierName,
+  modifierCodes,
   modifierOf,
   type Shortcut,
   searchKeys,
 } from '@nimble-lever/core/keys';
+import { type KeysBy, meaningOf } from '@nimble-lever/core/keys/layouts';
 import { useContext, useState } from 'react';
+import { selectLayout } from '../app/keyboard/keyboardSlice.ts';
 import { shortcutWarnings } from '../app/keyboard/typedShortcut.ts';
 import { UseInstead } from '../app/keyboard/UseInstead.tsx';
 import { useAppSelector } from '../app/store.ts';
@@ -36,13 +42,12 @@ const Found = styled('div')({ flex: 1, maxWidth: 740, display: 'flex', flexWrap:
 /** A shortcut put together from keys on screen, for those that the browser or the system keeps to itself. */
 interface Props {
   readonly open: boolean;
+  /** What reads it goes by. */
+  readonly keysBy: KeysBy;
   /** Takes a shortcut in our notation, steps parted by commas. */
   readonly onUse: (notation: string) => void;
   readonly onClose: () => void;
 }
-
-/** Nothing is on yet. */
-const EMPTY: Shortcut = { ...BARE, code: null };
 
 /** Keys beside those of the drawn keyboard, by kind. */
 const FURTHER = KEY_TABLE.filter(
@@ -51,14 +56,21 @@ const FURTHER = KEY_TABLE.filter(
 );
 
 /** A shortcut put together from keys on screen: for what the system or the browser keeps, and keys one lacks. */
-export function Composer({ open, onUse, onClose }: Props) {
+export function Composer({ open, keysBy, onUse, onClose }: Props) {
   const { platform, legends } = useContext(KeyboardContext);
-  const layout = useAppSelector((state) => state.keyboard.layout);
-  const [shortcut, setShortcut] = useState<Shortcut>(EMPTY);
+  const layout = useAppSelector(selectLayout);
+  const [held, setHeld] = useState<Readonly<Record<ModifierName, boolean>>>(BARE);
+  const [key, setKey] = useState<string | null>(null);
+  const [asPlace, setAsPlace] = useState(false);
   const [before, setBefore] = useState<readonly string[]>([]);
   const [typed, setTyped] = useState('');
+  const clear = () => {
+    setHeld(BARE);
+    setKey(null);
+  };
   const close = () => {
-    setShortcut(EMPTY);
+    clear();
+    setAsPlace(false);
     setBefore([]);
     setTyped('');
     onClose();
@@ -70,18 +82,22 @@ export function Composer({ open, onUse, onClose }: Props) {
   // Modifiers add up, a further key takes the place of the one before: a shortcut has one.
   const toggle = (code: string) => {
     const modifier = modifierOf(code);
-    if (modifier) setShortcut({ ...shortcut, [modifier]: !shortcut[modifier] });
-    else setShortcut({ ...shortcut, code: shortcut.code === code ? null : code });
+    if (modifier) setHeld({ ...held, [modifier]: !held[modifier] });
+    else setKey(key === code ? null : code);
   };
+  const writes = key !== null && KEY_BY_CODE.get(key)?.kind === 'writing';
+  const shortcut: Shortcut =
+    key === null
+      ? { ...held, key: null }
+      : asPlace && writes
+        ? { ...held, key: { kind: 'place', code: key } }
+        : meaningOf({ code: key, value: null, held }, layout, keysBy);
   const isSomething = formatShortcut(shortcut) !== '';
   const notation = [...before, ...(isSomething ? [formatShortcut(shortcut)] : [])].join(', ');
-  const pressed = new Set([
-    ...MODIFIERS.filter(({ name }) => shortcut[name]).map(({ code }) => code),
-    ...(shortcut.code ? [shortcut.code] : []),
-  ]);
+  const pressed = new Set([...modifierCodes(held), ...(key ? [key] : [])]);
   // Without a search, the keys one rarely has: those of the keyboard are drawn already.
   const keys = typed.trim() === '' ? FURTHER : searchKeys(typed);
-  const warnings = shortcutWarnings(notation, platform, layout);
+  const warnings = shortcutWarnings(notation, platform, layout, keysBy);
   return (
     <Dialog open={open} onClose={close} maxWidth={false} aria-labelledby="composer">
       <Body>
@@ -114,7 +130,7 @@ export function Composer({ open, onUse, onClose }: Props) {
         <Line role="status">
           {notation ? <Keycap shortcut={notation} /> : <p>{WORDS.composeHint}</p>}
           {warnings.length > 0 && <p>{warnings.join(' ')}</p>}
-          <UseInstead notation={notation} onUse={choose} />
+          <UseInstead notation={notation} keysBy={keysBy} onUse={choose} />
         </Line>
         <Line>
           <Button variant="contained" disabled={notation === ''} onClick={() => choose(notation)}>
@@ -125,12 +141,25 @@ export function Composer({ open, onUse, onClose }: Props) {
             disabled={!isSomething || before.length > 2}
             onClick={() => {
               setBefore([...before, formatShortcut(shortcut)]);
-              setShortcut(EMPTY);
+              clear();
             }}
           >
             {WORDS.further}
           </Button>
           <Button onClick={close}>{WORDS.cancel}</Button>
+          <FormControlLabel
+            sx={{ ml: 'auto' }}
+            title={WORDS.asPlaceMeans}
+            control={
+              <Checkbox
+                size="small"
+                checked={asPlace}
+                disabled={keysBy === 'place'}
+                onChange={({ target }) => setAsPlace(target.checked)}
+              />
+            }
+            label={WORDS.asPlace}
+          />
         </Line>
       </Body>
     </Dialog>

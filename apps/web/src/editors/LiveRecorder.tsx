@@ -1,7 +1,16 @@
 import Button from '@mui/material/Button';
 import { styled } from '@mui/material/styles';
-import { EMPTY_RECORDING, formatShortcut, type Recording, recordKey } from '@nimble-lever/core/keys';
+import {
+  EMPTY_RECORDING,
+  formatShortcut,
+  type Recording,
+  type RecordingRules,
+  recordKey,
+} from '@nimble-lever/core/keys';
+import { type KeysBy, meaningOf } from '@nimble-lever/core/keys/layouts';
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
+import { selectLayout } from '../app/keyboard/keyboardSlice.ts';
+import { useAppSelector } from '../app/store.ts';
 import { Keycap } from '../pieces/Keycap.tsx';
 import { WORDS } from './words.ts';
 
@@ -35,6 +44,8 @@ const Recorder = styled('div')(({ theme: { vars } }) => ({
 interface Props {
   /** Takes a shortcut in our notation, steps parted by commas; gives the name of the command that has it. */
   readonly onTaken: (notation: string) => string | null;
+  /** What reads it goes by. */
+  readonly keysBy: KeysBy;
   readonly onCompose: () => void;
   readonly onLeave: () => void;
 }
@@ -43,7 +54,13 @@ interface Props {
  * Hears keys until a shortcut's keys have all come up, and takes it; the next one replaces it at once, or becomes a
  * further step where that was asked for. Escape and the button leave; Tab moves on.
  */
-export function LiveRecorder({ onTaken, onCompose, onLeave }: Props) {
+export function LiveRecorder({ onTaken, keysBy, onCompose, onLeave }: Props) {
+  const layout = useAppSelector(selectLayout);
+  const platform = useAppSelector((state) => state.keyboard.platform);
+  const rules: RecordingRules = {
+    meaningOf: (pressed) => meaningOf(pressed, layout, keysBy),
+    phantomCtrl: platform === 'windows',
+  };
   const [recording, setRecording] = useState<Recording>(EMPTY_RECORDING);
   const [taken, setTaken] = useState<readonly string[]>([]);
   const [further, setFurther] = useState(false);
@@ -63,7 +80,7 @@ export function LiveRecorder({ onTaken, onCompose, onLeave }: Props) {
     }
     // A key that is held repeats by itself; that is no second press.
     if (event.repeat) return;
-    const next = recordKey(recording, { down, code: event.code, altGraph: event.key === 'AltGraph' });
+    const next = recordKey(recording, { down, code: event.code, value: event.key }, rules);
     setRecording(next);
     if (!next.taken) return;
     const steps = [...(further ? taken : []), formatShortcut(next.taken)];

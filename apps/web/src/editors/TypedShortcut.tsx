@@ -5,9 +5,11 @@ import OutlinedInput from '@mui/material/OutlinedInput';
 import { styled } from '@mui/material/styles';
 import Tooltip from '@mui/material/Tooltip';
 import { displaySteps } from '@nimble-lever/core/keys';
+import { keysByOf } from '@nimble-lever/core/setup';
 import { describeAction, shortcutProblemWords } from '@nimble-lever/core/words';
 import { Keyboard, TriangleAlert } from 'lucide-react';
 import { useContext, useState } from 'react';
+import { selectLayout } from '../app/keyboard/keyboardSlice.ts';
 import { readTyped, shortcutWarnings } from '../app/keyboard/typedShortcut.ts';
 import { UseInstead } from '../app/keyboard/UseInstead.tsx';
 import { useAppSelector } from '../app/store.ts';
@@ -44,8 +46,9 @@ interface Props {
 /** The shortcut of an action as the person's keyboard shows it; typed, or the way to recording and composing. */
 export function TypedShortcut({ target, placeholder = WORDS.typeShortcut, onRecord, onCompose }: Props) {
   const { platform, legends } = useContext(KeyboardContext);
-  const layout = useAppSelector((state) => state.keyboard.layout);
+  const layout = useAppSelector(selectLayout);
   const { setup, profile, action, programName } = target;
+  const keysBy = keysByOf(setup, profile);
   const info = action && describeAction(setup, profile, action);
   const commands = setup.programs.find(({ id }) => id === profile.program)?.commands ?? [];
   const notation = info?.shortcut ?? '';
@@ -58,18 +61,17 @@ export function TypedShortcut({ target, placeholder = WORDS.typeShortcut, onReco
   const text = same ? draft.text : shown;
   const wrong = same ? problem : null;
   const warnings = [
-    ...new Set([...(same ? draft.told : []), ...shortcutWarnings(notation, platform, layout)]),
+    ...new Set([...(same ? draft.told : []), ...shortcutWarnings(notation, platform, layout, keysBy)]),
   ];
 
-  const use = (chosen: string, learnt: readonly string[] = []) => {
+  const use = (chosen: string) => {
     const next = displaySteps(chosen, platform, legends);
     const command = takeSteps(target, chosen);
     // A shortcut that a command of the program has becomes that command; that is worth telling.
     const isOwn = commands.some(({ name }) => name === command);
     const words = command && (isOwn ? WORDS.usedFor(programName, command) : WORDS.usedCommonly(command));
     const used = words && command !== info?.name ? [words] : [];
-    const told = [...learnt, ...used];
-    setDraft({ place: `${target.place}/${next}`, text: next, told });
+    setDraft({ place: `${target.place}/${next}`, text: next, told: used });
     setProblem(null);
   };
   const take = () => {
@@ -78,12 +80,12 @@ export function TypedShortcut({ target, placeholder = WORDS.typeShortcut, onReco
       setProblem(null);
       return;
     }
-    const typed = readTyped(text, layout);
+    const typed = readTyped(text, platform, legends);
     if (!typed.ok) {
       setProblem(`${shortcutProblemWords(typed.problem)} ${shown ? `${shown} is kept.` : ''}`);
       return;
     }
-    use(typed.value.notation, typed.value.warnings);
+    use(typed.value);
   };
   return (
     <>
@@ -125,7 +127,7 @@ export function TypedShortcut({ target, placeholder = WORDS.typeShortcut, onReco
         <Warning role="status" title={warnings.join(' ')}>
           <TriangleAlert size={13} aria-hidden />
           <span>{warnings.join(' ')}</span>
-          <UseInstead notation={notation} onUse={use} />
+          <UseInstead notation={notation} keysBy={keysBy} onUse={use} />
         </Warning>
       )}
     </>

@@ -21,6 +21,9 @@ export const WORDS = {
   compose: 'Put it together from keys on screen',
   composeMeans: 'Escape, Tab and all that this page never hears',
   composeTitle: 'Keys on screen',
+  asPlace: 'By place',
+  asPlaceMeans:
+    'The key at that place, whatever is printed on it on another keyboard: for programs that read places, and for keys that no character names',
   composeHint: 'Choose keys above: modifiers stay on, another key is the one that is pressed.',
   searchKey: 'Find a key by name',
   keysFound: 'Further keys',

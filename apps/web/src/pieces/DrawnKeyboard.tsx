@@ -52,7 +52,7 @@ const Key = styled('button')(({ theme: { vars } }) => ({
 /** What fits on a drawn key: its place tells the rest. The right Alt key is AltGr where it matters. */
 function shortLegend({ code, width }: DrawnKey, platform: Platform, legend: string): string {
   const modifier = modifierOf(code);
-  if (modifier) return displayShortcut({ ...BARE, [modifier]: true, code: null }, platform).join('');
+  if (modifier) return displayShortcut({ ...BARE, [modifier]: true, key: null }, platform).join('');
   // "Num 7" on the number block is 7: it stands where it belongs.
   const bare = legend.replace(/^(Num|Right) /, '');
   return bare.length > 7 * width ? legendOf(code) : bare;

@@ -1,5 +1,6 @@
 import type { FrontWindow } from '@nimble-lever/core/resolve';
 import { feed } from '../app/engine/feed.ts';
+import { selectKeyboards } from '../app/keyboard/keyboardSlice.ts';
 import type { AppStore, AppThunk, RootState } from '../app/store.ts';
 import { DESK_WINDOWS, raisedElsewhere, selectDesk, windowRaised } from './deskSlice.ts';
 
@@ -39,12 +40,13 @@ export const openPracticeDesk =
   (store: AppStore): AppThunk =>
   (_dispatch, getState, { session, install }) => {
     install({ carryOut: () => undefined, front: () => frontWindow(getState()) });
-    let known: unknown = null;
+    let known: readonly unknown[] = [];
     const keepUp = () => {
       const { setup } = getState().setup;
-      if (!setup || setup === known) return;
-      known = setup;
-      session.use(setup);
+      const keyboards = selectKeyboards(getState());
+      if (!setup || (setup === known[0] && keyboards === known[1])) return;
+      known = [setup, keyboards];
+      session.use(setup, keyboards);
     };
     store.subscribe(keepUp);
     keepUp();

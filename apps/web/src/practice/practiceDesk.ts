@@ -1,9 +1,11 @@
 import type { Stroke } from '@nimble-lever/core/engine';
-import { keyValue, type ModifierName, modifierOf } from '@nimble-lever/core/keys';
+import { type ModifierName, modifierOf } from '@nimble-lever/core/keys';
+import { keyValue } from '@nimble-lever/core/keys/layouts';
 import type { Place } from '@nimble-lever/core/setup';
 import { sentOf } from '@nimble-lever/core/words';
 import type { Carrier } from '@nimble-lever/session';
 import { programRan } from '../app/engine/engineSlice.ts';
+import { selectLayout } from '../app/keyboard/keyboardSlice.ts';
 import type { AppDispatch, AppThunk, RootState } from '../app/store.ts';
 import { heardElsewhere, selectDesk, volumeKey } from './deskSlice.ts';
 import { frontWindow, raiseWindow } from './frontWindow.ts';
@@ -49,27 +51,30 @@ export function practiceDesk(dispatch: AppDispatch, getState: () => RootState): 
       shiftKey: down.has('shift'),
       altKey: down.has('alt'),
       metaKey: down.has('meta'),
+      modifierAltGraph: down.has('altGr'),
     };
   };
 
   const key = (stroke: OfKind<'key-down' | 'key-up'>) => {
-    const down = stroke.kind === 'key-down';
+    const goesDown = stroke.kind === 'key-down';
     const modifier = modifierOf(stroke.code);
-    if (modifier && down) heldFor(stroke).add(modifier);
-    if (modifier && !down) heldFor(stroke).delete(modifier);
+    if (modifier && goesDown) heldFor(stroke).add(modifier);
+    if (modifier && !goesDown) heldFor(stroke).delete(modifier);
     const volume = VOLUME_KEYS[stroke.code];
     if (volume) {
-      if (down) turnVolume(volume);
+      if (goesDown) turnVolume(volume);
       return;
     }
+    const down = heldFor(stroke);
+    const layout = selectLayout(getState());
     const init = {
       code: stroke.code,
-      key: keyValue(stroke.code, heldFor(stroke).has('shift')),
+      key: keyValue(stroke.code, { shift: down.has('shift'), altGr: down.has('altGr') }, layout),
       bubbles: true,
       cancelable: true,
       ...modifiers(stroke),
     };
-    target(stroke)?.dispatchEvent(new KeyboardEvent(down ? 'keydown' : 'keyup', init));
+    target(stroke)?.dispatchEvent(new KeyboardEvent(goesDown ? 'keydown' : 'keyup', init));
   };
   const turnVolume = (way: 'up' | 'down' | 'mute') => {
     dispatch(volumeKey(way));

@@ -1,7 +1,9 @@
-import { BARE, formatShortcut, KEY_BY_CODE, modifierOf } from '@nimble-lever/core/keys';
+import { formatShortcut, KEY_BY_CODE, modifierOf } from '@nimble-lever/core/keys';
+import { type Layout, meaningOf } from '@nimble-lever/core/keys/layouts';
 import type { Message } from '@nimble-lever/core/setup';
 import type { KeyboardEvent } from 'react';
 import { programRan } from '../app/engine/engineSlice.ts';
+import { selectLayout } from '../app/keyboard/keyboardSlice.ts';
 import type { AppThunk } from '../app/store.ts';
 import { within } from './programs/standIn.ts';
 import { type PracticeProgram, type ProgramStates, standInOf } from './programs/standIns.ts';
@@ -22,8 +24,8 @@ export const runCommand =
 /** A key event reached a practice program: it runs the command it has on that shortcut. */
 export const keyArrived =
   (program: PracticeProgram, name: string, event: KeyboardEvent): AppThunk =>
-  (dispatch) => {
-    const shortcut = shortcutOf(event);
+  (dispatch, getState) => {
+    const shortcut = shortcutOf(program, event, selectLayout(getState()));
     // Strokes of the engine are told in the account; the person's own typing is not.
     const told = !event.nativeEvent.isTrusted;
     if (!shortcut) return;
@@ -35,15 +37,20 @@ export const keyArrived =
 export const keyLeft =
   (program: PracticeProgram, event: KeyboardEvent): AppThunk =>
   (dispatch, getState) => {
-    const shortcut = shortcutOf(event);
+    const shortcut = shortcutOf(program, event, selectLayout(getState()));
     const state = shortcut && endShortcut(selectPrograms(getState()), program, shortcut);
     if (state) dispatch(programChanged({ program, state: state[program] }));
   };
 
-/** What a real keyboard sends, as a shortcut; null for modifiers alone and keys that no table knows. */
-function shortcutOf({ code, ctrlKey, shiftKey, altKey, metaKey }: KeyboardEvent): string | null {
+/**
+ * What a keyboard sends, as the shortcut that a program reads: by characters of the person's layout, or by places. Null
+ * for modifiers alone and keys that no table knows.
+ */
+function shortcutOf(program: PracticeProgram, event: KeyboardEvent, layout: Layout): string | null {
+  const { code, key: value, ctrlKey: ctrl, shiftKey: shift, altKey: alt, metaKey: meta } = event;
   if (!KEY_BY_CODE.has(code) || modifierOf(code) !== null) return null;
-  return formatShortcut({ ...BARE, ctrl: ctrlKey, shift: shiftKey, alt: altKey, meta: metaKey, code });
+  const held = { ctrl, shift, alt, meta, altGr: event.getModifierState('AltGraph') };
+  return formatShortcut(meaningOf({ code, value, held }, layout, standInOf(program).keysBy));
 }
 
 /** Changes what is in a program, by hand. */

@@ -7,13 +7,17 @@ import {
   triggersOf,
   tunedControl,
 } from '../devices/index.ts';
+import type { NoKey } from '../keys/layouts/index.ts';
 import { indexRules, profileChain, type RuleIndex } from '../resolve/index.ts';
+import type { Result } from '../result.ts';
 import { EVERYWHERE, type Profile, type Program, type Setup, slotIn } from '../setup/index.ts';
 import { plainly, sendingOf } from './compileEffect.ts';
 import { type CompiledMacro, compileMacro } from './compileMacro.ts';
 import { type CompiledMenu, compileMenu } from './compileMenu.ts';
 import type { Sending } from './effect.ts';
+import { type Keyboards, US_KEYBOARDS } from './keyboards.ts';
 import type { ResolvedUse } from './state.ts';
+import type { Chords } from './typed.ts';
 
 /** A profile made ready: what an event needs, found by one lookup. */
 interface CompiledProfile {
@@ -55,10 +59,16 @@ export interface Compiled {
   readonly profiles: ReadonlyMap<string, CompiledProfile>;
   readonly macros: ReadonlyMap<string, CompiledMacro>;
   readonly menus: ReadonlyMap<string, CompiledMenu>;
+  /** Programs that read keys by their place. */
+  readonly readsPlaces: ReadonlySet<string>;
+  /** The keyboards it is compiled for. */
+  readonly keyboards: Keyboards;
   /** What was worked out before, filled as it is asked for: only ever a saving of time. */
   readonly memo: {
     /** By profile: the profiles looked at for it. */
     readonly chains: Map<string, readonly Profile[]>;
+    /** By layout, what the program goes by, and shortcut: the keys to press, or the first that is not there. */
+    readonly keys: Map<string, Result<Chords, NoKey>>;
     /** What a control's triggers do, in the order of `TRIGGERS`, where it was looked up last. */
     readonly uses: Map<
       CompiledControl,
@@ -73,9 +83,14 @@ export function controlKey(device: string, control: string): string {
 }
 
 /**
- * Compiles a set-up. Given what was compiled before an edit, parts the edit did not touch are kept.
+ * Compiles a set-up for the keyboards of the computers that receive what it sends. Given what was compiled before an
+ * edit or for other keyboards, parts that did not change are kept.
  */
-export function compile(setup: Setup, previous: Compiled | null = null): Compiled {
+export function compile(
+  setup: Setup,
+  previous: Compiled | null = null,
+  keyboards: Keyboards = US_KEYBOARDS,
+): Compiled {
   const before = previous?.setup;
   const commonSame = before?.commonCommands === setup.commonCommands;
   const devicesSame = before?.devices === setup.devices;
@@ -105,7 +120,9 @@ export function compile(setup: Setup, previous: Compiled | null = null): Compile
     profiles,
     macros: macrosSame ? previous.macros : byId(setup.macros, (macro) => compileMacro(setup, macro)),
     menus: menusSame ? previous.menus : byId(setup.radialMenus, (menu) => compileMenu(setup, menu)),
-    memo: { chains: new Map(), uses: new Map() },
+    readsPlaces: new Set(setup.programs.filter(({ keysBy }) => keysBy === 'place').map(({ id }) => id)),
+    keyboards,
+    memo: { chains: new Map(), uses: new Map(), keys: previous?.memo.keys ?? new Map() },
   };
 }
 

@@ -1,14 +1,14 @@
 import type { NativeOutput } from '../devices/index.ts';
-import { codesOf, parseSteps } from '../keys/index.ts';
 import {
   type Action,
   type Behaviour,
+  type Command,
   commandOf,
   type Profile,
   type Setup,
   USUAL_REPEAT,
 } from '../setup/index.ts';
-import type { Effect, Sending } from './effect.ts';
+import type { Effect, Sending, Typed } from './effect.ts';
 
 /** What an effect has that is not sent to a program: it follows the control, for whoever is in front. */
 const PLAIN = { style: 'follow', repeat: USUAL_REPEAT, guard: null, programs: [null], focus: false } as const;
@@ -48,11 +48,13 @@ export function sendingOf(
 export function effectOf(setup: Setup, profile: Profile, action: Action): Effect | null {
   switch (action.kind) {
     case 'shortcut':
-      return keysOf(action.shortcut);
-    case 'command':
-      return keysOf(commandOf(setup, profile, action.command)?.shortcut ?? '');
+      return { kind: 'keys', typed: typedAs(action.shortcut) };
+    case 'command': {
+      const command = commandOf(setup, profile, action.command);
+      return command && { kind: 'keys', typed: typedBy(command) };
+    }
     case 'sequence':
-      return { kind: 'sequence', chords: action.shortcuts.flatMap(chordsOf) };
+      return { kind: 'sequence', typed: action.shortcuts.map(typedAs) };
     case 'text':
     case 'button':
     case 'click':
@@ -70,17 +72,12 @@ export function effectOf(setup: Setup, profile: Profile, action: Action): Effect
   }
 }
 
-/** One shortcut is keys that can be held; one of several steps is a sequence. */
-function keysOf(shortcut: string): Effect | null {
-  const [first, ...others] = chordsOf(shortcut);
-  if (!first) return null;
-  return others.length === 0
-    ? { kind: 'keys', codes: first }
-    : { kind: 'sequence', chords: [first, ...others] };
+/** A shortcut of no command: what reads it goes by what its program goes by. */
+export function typedAs(shortcut: string): Typed {
+  return { shortcut, keysBy: null, onLayout: {} };
 }
 
-/** What cannot be read sends nothing; a sound set-up has no such shortcut. */
-function chordsOf(shortcut: string): readonly (readonly string[])[] {
-  const parsed = parseSteps(shortcut);
-  return parsed.ok ? parsed.value.map(codesOf) : [];
+/** A command's shortcut, without what else is known of it: what is compiled is the same when only that changes. */
+function typedBy({ shortcut, keysBy, onLayout }: Command): Typed {
+  return { shortcut, keysBy, onLayout };
 }

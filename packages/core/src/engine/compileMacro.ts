@@ -1,12 +1,12 @@
-import { codesOf, parseShortcut } from '../keys/index.ts';
 import type { Macro, MacroStep, Setup } from '../setup/index.ts';
-import type { Effect } from './effect.ts';
+import { typedAs } from './compileEffect.ts';
+import type { Effect, Typed } from './effect.ts';
 import { fingerprintOf } from './fingerprint.ts';
 
 /** Something a macro does at its time. */
 export type MacroAct =
   | Extract<Effect, { kind: 'text' | 'click' | 'wheel' }>
-  | { readonly kind: 'chord'; readonly codes: readonly string[] }
+  | { readonly kind: 'chord'; readonly typed: Typed }
   | { readonly kind: 'key-down' | 'key-up'; readonly code: string }
   | { readonly kind: 'button-down' | 'button-up'; readonly button: number }
   | { readonly kind: 'focus'; readonly program: string }
@@ -43,10 +43,7 @@ export function compileMacro(setup: Setup, macro: Macro): CompiledMacro {
       if (step.kind === 'wait') after += step.ms;
       else if (step.kind === 'repeat') for (let i = 0; i < step.times; i++) lay(step.steps);
       else if (step.kind === 'macro') lay(setup.macros.find(({ id }) => id === step.macro)?.steps ?? []);
-      else {
-        const act = actOf(step);
-        if (act) acts.push({ after, act });
-      }
+      else acts.push({ after, act: actOf(step) });
     }
   };
   lay(macro.steps);
@@ -58,15 +55,13 @@ export function compileMacro(setup: Setup, macro: Macro): CompiledMacro {
 }
 
 /** Without its id: two macros that do the same are the same. */
-function actOf(step: Exclude<MacroStep, { kind: 'wait' | 'repeat' | 'macro' }>): MacroAct | null {
+function actOf(step: Exclude<MacroStep, { kind: 'wait' | 'repeat' | 'macro' }>): MacroAct {
   const { id: _id, ...act } = step;
   switch (act.kind) {
     case 'button':
       return { kind: `button-${act.change}`, button: act.button };
-    case 'shortcut': {
-      const parsed = parseShortcut(act.shortcut);
-      return parsed.ok ? { kind: 'chord', codes: codesOf(parsed.value) } : null;
-    }
+    case 'shortcut':
+      return { kind: 'chord', typed: typedAs(act.shortcut) };
     case 'key-down':
     case 'key-up':
     case 'text':

@@ -1,3 +1,4 @@
+import type { KeysBy } from '../keys/layouts/index.ts';
 import type { Action, Guard, Message, Place, PressStyle, Repeat } from '../setup/index.ts';
 
 /** Actions that need no preparing; the others are compiled into keys, buttons and ticks. */
@@ -8,14 +9,24 @@ type Kept = Extract<
 
 /** What an action sends or changes, ready to go. */
 export type Effect =
-  | { readonly kind: 'keys'; readonly codes: readonly string[] }
-  | { readonly kind: 'sequence'; readonly chords: readonly (readonly string[])[] }
+  | { readonly kind: 'keys'; readonly typed: Typed }
+  | { readonly kind: 'sequence'; readonly typed: readonly Typed[] }
   | { readonly kind: 'text'; readonly text: string }
   | { readonly kind: 'button'; readonly button: number }
   | { readonly kind: 'click'; readonly button: number; readonly count: number; readonly at: Place | null }
   | { readonly kind: 'wheel'; readonly ticks: number; readonly axis: 'vertical' | 'horizontal' }
   | { readonly kind: 'message'; readonly message: Message }
   | Readonly<Kept>;
+
+/** A shortcut that is to be read; which keys that takes is found when it is sent, by who receives it. */
+export interface Typed {
+  /** In our notation; steps are parted by commas. */
+  readonly shortcut: string;
+  /** What the command goes by, where that is not what its program goes by. */
+  readonly keysBy: KeysBy | null;
+  /** The command's shortcuts on some layouts, by their ids. */
+  readonly onLayout: Readonly<Record<string, string>>;
+}
 
 /** An effect with how it is sent and where to. */
 export interface Sending {

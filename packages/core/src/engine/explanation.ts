@@ -1,3 +1,4 @@
+import type { NoKey } from '../keys/layouts/index.ts';
 import type { FrontWindow, ProfileDecision, Resolution } from '../resolve/index.ts';
 import type { Guard } from '../setup/index.ts';
 import type { EngineEvent } from './event.ts';
@@ -31,6 +32,15 @@ export type StateChange =
     }
   | { readonly kind: 'speed' | 'computer'; readonly device: string; readonly at: number }
   | { readonly kind: 'macro'; readonly macro: string; readonly runs: boolean }
+  | {
+      /** A shortcut was to be sent that the keyboard of who receives it cannot type: nothing of it was. */
+      readonly kind: 'no-key';
+      /** In our notation, all its steps. */
+      readonly shortcut: string;
+      readonly missing: NoKey;
+      /** What the keyboard is called. */
+      readonly layout: string;
+    }
   | { readonly kind: 'radial-open'; readonly menu: string }
   | { readonly kind: 'radial-highlight'; readonly menu: string; readonly item: number | null }
   | {

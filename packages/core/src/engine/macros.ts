@@ -7,6 +7,7 @@ import { sendClick, sendWheel } from './pointer.ts';
 import { withEntry, without } from './record.ts';
 import type { Destination, Hold, MacroCall, PlainHold, Running, Using } from './state.ts';
 import { nextSerial, type StepContext, send } from './stepContext.ts';
+import { keysFor } from './typed.ts';
 
 /** How many runs of one macro may wait. */
 const MOST_QUEUED = 20;
@@ -140,7 +141,7 @@ function doStep(
   };
   switch (act.kind) {
     case 'chord':
-      exact(act.codes, () => tapKeys(context, to, act.codes));
+      for (const codes of keysFor(context, to, act.typed)) exact(codes, () => tapKeys(context, to, codes));
       return holds;
     case 'key-down':
       return holds.some(isKey(act.code)) ? holds : [...holds, keyDown(context, to, act.code)];

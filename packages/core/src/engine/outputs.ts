@@ -10,6 +10,7 @@ import { changeSpeed, setDeviceIndex } from './speeds.ts';
 import type { Destination, Hold, Using } from './state.ts';
 import { type StepContext, send } from './stepContext.ts';
 import { messageValue } from './stroke.ts';
+import { type Chords, keysFor, keysForAll } from './typed.ts';
 
 /** Effects of one kind. */
 type EffectOf<Kind extends Effect['kind']> = Extract<Effect, { kind: Kind }>;
@@ -54,15 +55,18 @@ function sendTo(
   effect: EffectOf<'keys' | 'button' | 'message' | 'sequence' | 'text' | 'click' | 'wheel'>,
 ): readonly Hold[] {
   switch (effect.kind) {
-    case 'keys':
-      return keysDown(context, to, effect.codes);
+    case 'keys': {
+      const chords = keysFor(context, to, effect.typed);
+      const [only] = chords;
+      if (only && chords.length === 1) return keysDown(context, to, only);
+      return tapEach(context, to, chords);
+    }
     case 'button':
       return [buttonDown(context, to, effect.button)];
     case 'message':
       return [sendMessage(context, to, effect)];
     case 'sequence':
-      for (const codes of effect.chords) exactly(context, to, codes, [], () => tapKeys(context, to, codes));
-      return NOTHING;
+      return tapEach(context, to, keysForAll(context, to, effect.typed));
     case 'text':
       exactly(context, to, [], [], () => send(context, to, { kind: 'text', text: effect.text }));
       return NOTHING;
@@ -73,6 +77,12 @@ function sendTo(
       sendWheel(context, to, effect);
       return NOTHING;
   }
+}
+
+/** Shortcuts one after the other, each exact. */
+function tapEach(context: StepContext, to: Destination, chords: Chords): readonly Hold[] {
+  for (const codes of chords) exactly(context, to, codes, [], () => tapKeys(context, to, codes));
+  return NOTHING;
 }
 
 /** Brings the program that is sent to to the front, unless it is there or was asked to come in this step. */

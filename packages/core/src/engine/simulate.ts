@@ -2,6 +2,7 @@ import type { Setup } from '../setup/index.ts';
 import { compile } from './compile.ts';
 import type { EngineEvent } from './event.ts';
 import type { Explanation } from './explanation.ts';
+import { type Keyboards, US_KEYBOARDS } from './keyboards.ts';
 import { type EngineState, INITIAL_STATE } from './state.ts';
 import { step } from './step.ts';
 import type { Stroke } from './stroke.ts';
@@ -16,8 +17,12 @@ export interface Simulated {
 }
 
 /** Runs a recording of events through the engine in virtual time. */
-export function simulate(setup: Setup, events: readonly EngineEvent[]): Simulated {
-  const compiled = compile(setup);
+export function simulate(
+  setup: Setup,
+  events: readonly EngineEvent[],
+  keyboards: Keyboards = US_KEYBOARDS,
+): Simulated {
+  const compiled = compile(setup, null, keyboards);
   let state = INITIAL_STATE;
   const explanations: Explanation[] = [];
   for (const event of events) {

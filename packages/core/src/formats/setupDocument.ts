@@ -6,10 +6,13 @@ import { issuePath } from './issuePath.ts';
 import { readJson } from './jsonText.ts';
 import type { FormatProblem, JsonPath } from './problem.ts';
 
-/** The version that is written. Version 1 had no ids on rules, steps and items of radial menus. */
-export const SETUP_VERSION = 2;
+/**
+ * The version that is written. Version 1 had no ids on rules, steps and items of radial menus; up to version 2 shortcuts
+ * were places of a United States keyboard, which are read as the characters it has there.
+ */
+export const SETUP_VERSION = 3;
 
-/** A set-up as a file: `{ "format": "nimble-lever/set-up", "version": 2, "setup": … }`. */
+/** A set-up as a file: `{ "format": "nimble-lever/set-up", "version": 3, "setup": … }`. */
 export const setupDocumentSchema = z.strictObject({
   format: z.literal('nimble-lever/set-up'),
   version: z.literal(SETUP_VERSION),
@@ -59,8 +62,9 @@ export function readSetupDocument(text: string): Result<Setup, readonly FormatPr
 
 /** A document of an older version as the newest has it. */
 function upToDate(document: z.infer<typeof headSchema>): unknown {
-  if (document.version !== 1) return document;
-  return { ...document, version: SETUP_VERSION, setup: setupWithIds(document.setup) };
+  if (document.version === SETUP_VERSION) return document;
+  const setup = document.version === 1 ? setupWithIds(document.setup) : document.setup;
+  return { ...document, version: SETUP_VERSION, setup };
 }
 
 /** Writes a set-up as a document, two spaces to a level. */

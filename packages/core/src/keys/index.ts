@@ -1,4 +1,11 @@
-export { displayShortcut, displaySteps, joinParts, type Legends, legendOf } from './displayShortcut.ts';
+export {
+  displayShortcut,
+  displaySteps,
+  joinParts,
+  type Legends,
+  legendOf,
+  placeByLabel,
+} from './displayShortcut.ts';
 export { type DrawnKey, FUNCTION_ROW, MAIN_ROWS, NUMBER_ROWS, SIDE_ROWS } from './keyboardRows.ts';
 export {
   KEY_BY_CODE,
@@ -9,28 +16,39 @@ export {
   type KeyRow,
   type Platform,
 } from './keyTable.ts';
-export { keyValue } from './keyValue.ts';
 export {
   canonicalShortcut,
   canonicalSteps,
+  formatSteps,
   MOST_SHORTCUT_STEPS,
   parseShortcut,
   parseSteps,
   SHORTCUT_MAX_LENGTH,
   type ShortcutProblem,
 } from './parseShortcut.ts';
-export { EMPTY_RECORDING, type KeyReport, type Recording, recordKey } from './recorder.ts';
+export {
+  EMPTY_RECORDING,
+  type KeyReport,
+  type Recording,
+  type RecordingRules,
+  recordKey,
+} from './recorder.ts';
 export { type Reserved, reservedBy } from './reserved.ts';
 export { searchKeys } from './searchKeys.ts';
 export {
   BARE,
-  codesOf,
+  canonical,
   compareShortcuts,
   formatShortcut,
+  keyByCode,
   MODIFIER_KEYS,
   MODIFIERS,
   type ModifierName,
+  modifierCodes,
   modifierOf,
   type Shortcut,
+  type ShortcutKey,
   sameShortcut,
+  unitedStatesCode,
 } from './shortcut.ts';
+export { NOTATION, type TypedAt } from './tokens.ts';

@@ -483,7 +483,7 @@ export const KEY_TABLE: readonly KeyRow[] = [
   row('NumpadMemorySubtract', [KEYBOARD, 0xd4], NONE, 'numpad', { legend: 'Num M−' }),
   row('NumpadClear', [KEYBOARD, 0xd8], NONE, 'numpad', { legend: 'Num C' }),
   row('NumpadClearEntry', [KEYBOARD, 0xd9], NONE, 'numpad', { legend: 'Num CE' }),
-  row('NumpadStar', NONE, NONE, 'numpad', { legend: 'Num *' }),
+  row('NumpadStar', NONE, NONE, 'numpad', { legend: 'Num star' }),
   row('KanaMode', [KEYBOARD, 0x88], [93, 'KEY_KATAKANAHIRAGANA'], 'language', { legend: 'Kana' }),
   row('Convert', [KEYBOARD, 0x8a], [92, 'KEY_HENKAN'], 'language', { legend: 'Henkan' }),
   row('NonConvert', [KEYBOARD, 0x8b], [94, 'KEY_MUHENKAN'], 'language', { legend: 'Muhenkan' }),

@@ -1,6 +1,13 @@
 import { ok, type Result, refuse } from '../result.ts';
-import { KEY_WORDS, MODIFIER_WORDS, POINTER_WORDS, SYMBOLS } from './keyWords.ts';
-import { BARE, formatShortcut, type ModifierName, type Shortcut } from './shortcut.ts';
+import {
+  BARE,
+  canonical,
+  formatShortcut,
+  type ModifierName,
+  type Shortcut,
+  type ShortcutKey,
+} from './shortcut.ts';
+import { NOTATION, type Token, type TypedAt, tokensOf } from './tokens.ts';
 
 /** Why a text is not a shortcut; `token` is the part at fault, as it was written. */
 export type ShortcutProblem =
@@ -19,131 +26,125 @@ export const SHORTCUT_MAX_LENGTH = 120;
 export const MOST_SHORTCUT_STEPS = 4;
 
 /**
- * Reads a shortcut such as `Ctrl+Shift+Z`, `]`, `ArrowRight` or `F5`, and what people and command lists write
- * for one: `ctl + shift + =`, `Cmd-Z`, `⌘⇧Z`, `Ctrl++`, `Control Plus`.
+ * Reads a shortcut such as `Ctrl+Shift+Z`, `]`, `ArrowRight`, `F5` or `Ctrl+{KeyZ}`, and what people and command lists
+ * write for one: `ctl + shift + =`, `Cmd-Z`, `⌘⇧Z`, `Ctrl++`, `<Control>z`, `Strg+Umschalt+Entf`. A single character
+ * means the key that types it on whichever keyboard; one in braces is the key at that place.
  *
- * Case, spaces around parts and the order of modifiers do not matter. A shifted character of the United
- * States layout names its key with Shift (`?` is `Shift+/`, `Ctrl++` is `Ctrl+Shift+=`), unless `typedBy` knows
- * better which key of the person's keyboard types it.
+ * Case, spaces around parts and the order of modifiers do not matter. Comes out canonical.
  */
-export function parseShortcut(
+export function parseShortcut(text: string, at: TypedAt = NOTATION): Result<Shortcut, ShortcutProblem> {
+  const steps = parseSteps(text, at);
+  if (!steps.ok) return steps;
+  const [first, second] = steps.value;
+  if (!first) return refuse({ code: 'shortcut-empty' });
+  if (!second) return ok(first);
+  return refuse({ code: 'shortcut-two-keys', first: formatShortcut(first), token: formatShortcut(second) });
+}
+
+/**
+ * Reads the steps of a shortcut that is pressed in several, as command lists write it: `Ctrl+K, Ctrl+S`,
+ * `Ctrl+K Ctrl+S`, `G then D`. One shortcut is one step.
+ */
+export function parseSteps(
   text: string,
-  typedBy: TypedBy = () => null,
-): Result<Shortcut, ShortcutProblem> {
+  at: TypedAt = NOTATION,
+): Result<readonly Shortcut[], ShortcutProblem> {
+  if (at !== NOTATION) return readSteps(text, at);
+  const before = known.get(text);
+  if (before) return before;
+  const read = readSteps(text, at);
+  if (known.size >= MOST_KNOWN) known.clear();
+  if (text.length <= SHORTCUT_MAX_LENGTH) known.set(text, read);
+  return read;
+}
+
+/** What was read before, in our notation: a set-up has the same few shortcuts over and over. */
+const known = new Map<string, Result<readonly Shortcut[], ShortcutProblem>>();
+const MOST_KNOWN = 5000;
+
+function readSteps(text: string, at: TypedAt): Result<readonly Shortcut[], ShortcutProblem> {
   const trimmed = text.trim();
   if (trimmed === '') return refuse({ code: 'shortcut-empty' });
   if (trimmed.length > SHORTCUT_MAX_LENGTH) {
     return refuse({ code: 'shortcut-too-long', length: trimmed.length });
   }
-  const on: Record<ModifierName, boolean> = { ...BARE };
-  const asked = new Set<ModifierName>();
-  let found: { readonly code: string; readonly token: string } | null = null;
-  for (const token of tokensOf(trimmed)) {
-    if (token === '') return refuse({ code: 'shortcut-gap' });
-    const word = wordOf(token);
-    const modifier = MODIFIER_WORDS.get(word);
-    if (modifier) {
-      if (asked.has(modifier)) return refuse({ code: 'shortcut-modifier-twice', token });
-      asked.add(modifier);
-      on[modifier] = true;
-      continue;
-    }
-    const typed = Array.from(token).length === 1 ? (typedBy(token.toLowerCase()) ?? typedBy(token)) : null;
-    const named = typed ?? KEY_WORDS.get(word);
-    if (!named) {
-      const code = POINTER_WORDS.has(word) ? 'shortcut-pointer' : 'shortcut-unknown-key';
-      return refuse({ code, token });
-    }
-    if (found) return refuse({ code: 'shortcut-two-keys', first: found.token, token });
-    found = { code: named.code, token };
-    if (named.shift) on.shift = true;
-    if (typed?.altGr) on.altGr = true;
-  }
-  return ok({ ...on, code: found?.code ?? null });
-}
-
-/** The key of a keyboard that types a character; null where none does. */
-export type TypedBy = (
-  character: string,
-) => { readonly code: string; readonly shift: boolean; readonly altGr: boolean } | null;
-
-/** A token as words are looked up: without case and inner spaces. */
-function wordOf(token: string): string {
-  return token.toLowerCase().replace(/\s+/g, '');
-}
-
-/**
- * Splits a text into parts: at symbols; else at `+`; where there is none, at `-` after a modifier; else at spaces.
- * A separator where a key should stand is that key.
- */
-function tokensOf(text: string): string[] {
-  if (Array.from(text).some((character) => SYMBOLS.has(character))) return symbolTokens(text);
-  if (text.includes('+')) return splitAt(text, '+');
-  const dashed = splitAt(text, '-');
-  if (dashed.length > 1 && MODIFIER_WORDS.has(wordOf(dashed[0] ?? ''))) return dashed;
-  const words = text.split(/\s+/);
-  const modifiers = words.slice(0, -1).every((word) => MODIFIER_WORDS.has(wordOf(word)));
-  return words.length > 1 && modifiers ? words : [text];
-}
-
-/** A separator that stands for its own key (`Ctrl++`) does not separate. */
-function splitAt(text: string, separator: '+' | '-'): string[] {
-  if (text === separator) return [separator];
-  const tail = new RegExp(`\\${separator}\\s*\\${separator}$`);
-  const isKey = tail.test(text);
-  const parts = (isKey ? text.replace(tail, '') : text).split(separator).map((part) => part.trim());
-  return isKey ? [...parts, separator] : parts;
-}
-
-/** `⌘⇧Z` in parts: each symbol is one, and so is what stands between; a `+` between parts is dropped. */
-function symbolTokens(text: string): string[] {
-  const tokens: string[] = [];
-  let rest = '';
-  const endRest = () => {
-    const bare = rest.trim().replace(/^[+-]\s*(?=.)|(?<=.)\s*[+-]$/g, '');
-    const between = bare === '+' && tokens.length > 0 && rest.length > 1;
-    if (bare !== '' && !between) tokens.push(...splitAt(bare, '+'));
-    rest = '';
-  };
-  for (const character of text) {
-    const word = SYMBOLS.get(character);
-    if (word === undefined) rest += character;
-    else {
-      if (rest.trim() !== '+') endRest();
-      rest = '';
-      tokens.push(word);
-    }
-  }
-  endRest();
-  return tokens;
-}
-
-/**
- * Reads the steps of a shortcut that is pressed in several, as command lists write it: `Ctrl+K, Ctrl+S`. One
- * shortcut is one step.
- */
-export function parseSteps(text: string): Result<readonly Shortcut[], ShortcutProblem> {
-  const parts = text.trim().split(/(?<=\S),\s+/);
-  if (parts.length > MOST_SHORTCUT_STEPS) {
-    return refuse({ code: 'shortcut-too-many-steps', steps: parts.length });
-  }
   const steps: Shortcut[] = [];
-  for (const part of parts) {
-    const step = parseShortcut(part);
-    if (!step.ok) return step;
-    steps.push(step.value);
+  for (const part of trimmed.split(/(?<=\S),\s+|(?<=\S)\s+then\s+(?=\S)/i)) {
+    const read = stepsIn(tokensOf(part, at));
+    if (!read.ok) return read;
+    steps.push(...read.value);
   }
-  return ok(steps);
+  if (steps.length <= MOST_SHORTCUT_STEPS) return ok(steps);
+  return refuse({ code: 'shortcut-too-many-steps', steps: steps.length });
 }
 
 /** The canonical notation of a text, or the problem with it. */
-export function canonicalShortcut(text: string): Result<string, ShortcutProblem> {
-  const parsed = parseShortcut(text);
+export function canonicalShortcut(text: string, at: TypedAt = NOTATION): Result<string, ShortcutProblem> {
+  const parsed = parseShortcut(text, at);
   return parsed.ok ? ok(formatShortcut(parsed.value)) : parsed;
 }
 
 /** The same for steps, joined by a comma and a space. */
-export function canonicalSteps(text: string): Result<string, ShortcutProblem> {
-  const parsed = parseSteps(text);
-  return parsed.ok ? ok(parsed.value.map(formatShortcut).join(', ')) : parsed;
+export function canonicalSteps(text: string, at: TypedAt = NOTATION): Result<string, ShortcutProblem> {
+  const parsed = parseSteps(text, at);
+  return parsed.ok ? ok(formatSteps(parsed.value)) : parsed;
+}
+
+/** Steps in canonical notation. */
+export function formatSteps(steps: readonly Shortcut[]): string {
+  return steps.map(formatShortcut).join(', ');
+}
+
+/** A step that is being read. */
+interface Reading {
+  readonly on: Record<ModifierName, boolean>;
+  /** Its key, as it was written. */
+  key: { readonly key: ShortcutKey; readonly token: string } | null;
+  /** The right one of a pair, which is the key where no other comes. */
+  right: { readonly modifier: ModifierName; readonly code: string } | null;
+}
+
+/** Puts parts together: after a step's key, what a separator does not join to it begins the next step. */
+function stepsIn(tokens: readonly Token[]): Result<readonly Shortcut[], ShortcutProblem> {
+  const steps: Shortcut[] = [];
+  let step: Reading = { on: { ...BARE }, key: null, right: null };
+  for (const token of tokens) {
+    const { text } = token;
+    if (token.is === 'gap') return refuse({ code: 'shortcut-gap' });
+    if (token.is === 'unknown') return refuse({ code: 'shortcut-unknown-key', token: text });
+    if (token.is === 'pointer') return refuse({ code: 'shortcut-pointer', token: text });
+    const isChord = Object.values(step.on).some(Boolean);
+    if (step.key && !token.joined && (token.is !== 'key' || isChord)) {
+      steps.push(shortcutOf(step));
+      step = { on: { ...BARE }, key: null, right: null };
+    }
+    const problem = token.is === 'key' ? takeKey(step, token.key, text) : takeModifier(step, token);
+    if (problem) return refuse(problem);
+  }
+  return ok([...steps, shortcutOf(step)]);
+}
+
+function takeKey(step: Reading, key: ShortcutKey, token: string): ShortcutProblem | null {
+  if (step.key) return { code: 'shortcut-two-keys', first: step.key.token, token };
+  step.key = { key, token };
+  return null;
+}
+
+function takeModifier(
+  step: Reading,
+  token: Extract<Token, { is: 'modifier' | 'right' }>,
+): ShortcutProblem | null {
+  const { modifier, text } = token;
+  // The other one of a pair is a key of its own beside it.
+  if (token.is === 'right' && step.on[modifier])
+    return takeKey(step, { kind: 'named', code: token.code }, text);
+  if (step.on[modifier]) return { code: 'shortcut-modifier-twice', token: text };
+  step.on[modifier] = true;
+  if (token.is === 'right') step.right = token;
+  return null;
+}
+
+function shortcutOf({ on, key, right }: Reading): Shortcut {
+  if (key || !right) return canonical({ ...on, key: key?.key ?? null });
+  return { ...on, [right.modifier]: false, key: { kind: 'named', code: right.code } };
 }

@@ -1,5 +1,5 @@
-import { EMPTY_RECORDING, type Recording, recordKey } from './recorder.ts';
-import { formatShortcut } from './shortcut.ts';
+import { EMPTY_RECORDING, type Recording, type RecordingRules, recordKey } from './recorder.ts';
+import { BARE, formatShortcut, keyByCode } from './shortcut.ts';
 
 const run = (keys: string): Recording =>
   keys
@@ -25,11 +25,31 @@ test.each([
 test('nothing is taken while a key is down, and modifiers show as they go down', () => {
   const recording = run('+ControlLeft +ShiftLeft');
   expect(recording.taken).toBeNull();
-  expect(recording.seen).toMatchObject({ ctrl: true, shift: true, code: null });
+  expect(recording.seen).toMatchObject({ ctrl: true, shift: true, key: null });
 });
 
 test('a key outside the table is named and takes nothing', () => {
   const recording = run('+LaunchRocket -LaunchRocket');
   expect(recording.unknown).toBe('LaunchRocket');
   expect(recording.taken).toBeNull();
+});
+
+const withAltGr = (phantomCtrl: boolean) => {
+  const rules = {
+    meaningOf: ({ code, held }: Parameters<RecordingRules['meaningOf']>[0]) => ({
+      ...held,
+      key: keyByCode(code),
+    }),
+    phantomCtrl,
+  };
+  return ['ControlLeft', 'AltRight', 'KeyE'].reduce(
+    (recording, code) =>
+      recordKey(recording, { down: true, code, value: code === 'AltRight' ? 'AltGraph' : '' }, rules),
+    EMPTY_RECORDING,
+  );
+};
+
+test('Ctrl before AltGr is nobody’s where the system says it by itself, and the person’s elsewhere', () => {
+  expect(formatShortcut(withAltGr(true).seen ?? { ...BARE, key: null })).toBe('AltGr+E');
+  expect(formatShortcut(withAltGr(false).seen ?? { ...BARE, key: null })).toBe('Ctrl+AltGr+E');
 });

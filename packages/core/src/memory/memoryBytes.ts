@@ -1,16 +1,20 @@
 import type { Device } from '../devices/index.ts';
 import { TRIGGERS } from '../devices/index.ts';
 import { KEY_BY_CODE, KEY_TABLE } from '../keys/index.ts';
+import { LAYOUTS } from '../keys/layouts/list.ts';
 import { ok, type Result, refuse } from '../result.ts';
-import type { MemoryDoes, MemoryEntry } from './memoryEntry.ts';
+import type { Memory, MemoryDoes, MemoryEntry } from './memoryEntry.ts';
 
 /**
- * The bytes of a memory slot: `4E 4C 01`, how many entries, the entries, and a check byte that makes the sum of all
+ * The bytes of a memory slot: `4E 4C 02`, the number of the keyboard layout its keys were chosen for (its place in the
+ * list of layouts, from 1; 0 for none known), how many entries, the entries, and a check byte that makes the sum of all
  * bytes 0 modulo 256. An entry is the control's place in the device's list, the trigger's in `TRIGGERS`, then what it
  * does (upper half: its kind, lowest bit: held), how many words follow, and those, high byte first. A key is its HID
  * usage page (two bits: keyboard 0, consumer 1, desktop 2) and id (fourteen bits); `FFFF` parts chords.
  */
-const MAGIC = [0x4e, 0x4c, 0x01] as const;
+const MAGIC = [0x4e, 0x4c] as const;
+/** Version 1 said nothing of the layout. */
+const VERSION = 2;
 /** Kinds by their number in the memory; their order is part of the format. */
 const KINDS = ['nothing', 'keys', 'steps', 'button', 'wheel'] as const;
 const PAGES = [0x07, 0x0c, 0x01] as const;
@@ -19,7 +23,8 @@ const PART = 0xffff;
 const TICKS_AT = 0x80;
 
 /** Bytes of a slot besides its entries. */
-export const MEMORY_FRAME = MAGIC.length + 2;
+export const MEMORY_FRAME = 6;
+const OLD_FRAME = 5;
 
 /** Whether the key is one that a device can send by itself. */
 export function hasUsage(code: string): boolean {
@@ -58,8 +63,8 @@ export function entryBytes({ does }: MemoryEntry): number {
   return 4 + 2 * wordsOf(does).length;
 }
 
-/** A slot's bytes for entries of a device. Entries of controls it does not have are left out. */
-export function writeMemory(device: Device, entries: readonly MemoryEntry[]): Uint8Array {
+/** A slot's bytes for a memory of a device. Entries of controls it does not have are left out. */
+export function writeMemory(device: Device, { layout, entries }: Memory): Uint8Array {
   const body = entries.flatMap(({ control, trigger, does }) => {
     const at = device.controls.findIndex(({ id }) => id === control);
     if (at < 0) return [];
@@ -68,24 +73,32 @@ export function writeMemory(device: Device, entries: readonly MemoryEntry[]): Ui
     const head = [at, TRIGGERS.indexOf(trigger), (KINDS.indexOf(does.kind) << 4) | held, words.length];
     return [...head, ...words.flatMap((word) => [word >> 8, word & 0xff])];
   });
-  const bytes = [...MAGIC, entries.length, ...body];
+  const number = LAYOUTS.findIndex(({ id }) => id === layout) + 1;
+  const bytes = [...MAGIC, VERSION, number, entries.length, ...body];
   const sum = bytes.reduce((total, byte) => (total + byte) & 0xff, 0);
   return Uint8Array.from([...bytes, (0x100 - sum) & 0xff]);
 }
 
-/** What is wrong with bytes that were read back: nothing was stored, they are damaged, or of another device. */
-export type MemoryProblem = 'empty' | 'damaged' | 'other-device';
+/**
+ * What is wrong with bytes that were read back: nothing was stored, they are damaged, of another device, or of a newer
+ * version than is known.
+ */
+export type MemoryProblem = 'empty' | 'damaged' | 'other-device' | 'newer';
 
 /** Reads a slot's bytes back. */
-export function readMemory(device: Device, bytes: Uint8Array): Result<readonly MemoryEntry[], MemoryProblem> {
+export function readMemory(device: Device, bytes: Uint8Array): Result<Memory, MemoryProblem> {
   if (bytes.length === 0) return refuse('empty');
   const sum = bytes.reduce((total, byte) => (total + byte) & 0xff, 0);
-  if (bytes.length < MEMORY_FRAME || sum !== 0 || MAGIC.some((byte, i) => bytes[i] !== byte)) {
+  const version = bytes[MAGIC.length];
+  const frame = version === 1 ? OLD_FRAME : MEMORY_FRAME;
+  if (bytes.length < frame || sum !== 0 || MAGIC.some((byte, i) => bytes[i] !== byte)) {
     return refuse('damaged');
   }
+  if (version !== 1 && version !== VERSION) return refuse('newer');
+  const layout = version === 1 ? null : (LAYOUTS[(bytes[MAGIC.length + 1] ?? 0) - 1]?.id ?? null);
   const entries: MemoryEntry[] = [];
-  let at = MAGIC.length + 1;
-  for (let i = 0; i < (bytes[MAGIC.length] ?? 0); i++) {
+  let at = frame - 1;
+  for (let i = 0; i < (bytes[frame - 2] ?? 0); i++) {
     const [place = 0, use = 0, kind = 0, count = 0] = bytes.subarray(at, at + 4);
     const end = at + 4 + 2 * count;
     if (end > bytes.length - 1) return refuse('damaged');
@@ -101,7 +114,7 @@ export function readMemory(device: Device, bytes: Uint8Array): Result<readonly M
     entries.push({ control: control.id, trigger, does });
     at = end;
   }
-  return at === bytes.length - 1 ? ok(entries) : refuse('damaged');
+  return at === bytes.length - 1 ? ok({ layout, entries }) : refuse('damaged');
 }
 
 /** Read back; null for a kind this version does not know. */

@@ -16,6 +16,13 @@ export interface MemoryEntry {
   readonly does: MemoryDoes;
 }
 
+/** What a device's memory holds. */
+export interface Memory {
+  /** The layout whose keys were chosen, by its id: on another one they mean something else. Null where it is not known. */
+  readonly layout: string | null;
+  readonly entries: readonly MemoryEntry[];
+}
+
 /** Why something cannot be kept in a device's memory. */
 export type MemoryReason =
   | 'trigger'
@@ -33,4 +40,5 @@ export type MemoryReason =
   | 'message'
   | 'pointer'
   | 'key'
+  | 'no-key'
   | 'full';

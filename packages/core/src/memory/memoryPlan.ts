@@ -1,11 +1,13 @@
 import { type Device, isPressed, type Trigger, triggersOf } from '../devices/index.ts';
-import { codesOf, parseSteps } from '../keys/index.ts';
+import { chordsOf } from '../engine/index.ts';
+import type { KeysBy, Layout } from '../keys/layouts/index.ts';
 import { profileChain, resolveBehaviour } from '../resolve/index.ts';
 import {
   type Action,
   BASE_LAYER,
   type Behaviour,
   commandOf,
+  keysByOf,
   type Profile,
   type Setup,
 } from '../setup/index.ts';
@@ -33,8 +35,15 @@ const SIMPLE: readonly Trigger[] = ['press', 'clockwise', 'anticlockwise'];
  * those from below; in the order of the device's controls, as long as there is room.
  *
  * @param slotBytes the size of the slot
+ * @param layout the keyboard that the keys are chosen for: the device sends them by itself, whatever reads them
  */
-export function planMemory(setup: Setup, device: Device, profile: string, slotBytes: number): MemoryPlan {
+export function planMemory(
+  setup: Setup,
+  device: Device,
+  profile: string,
+  slotBytes: number,
+  layout: Layout,
+): MemoryPlan {
   const chain = profileChain(setup, profile);
   const entries: MemoryEntry[] = [];
   const left: MemoryPlan['left'][number][] = [];
@@ -44,7 +53,7 @@ export function planMemory(setup: Setup, device: Device, profile: string, slotBy
       const { decided } = resolveBehaviour(chain, [BASE_LAYER], device.id, control.id, trigger);
       const owner = decided && setup.profiles[decided.profile];
       if (!owner || decided.binding.behaviour.kind === 'native') continue;
-      const does = memoryDoes(setup, owner, decided.binding.behaviour, trigger);
+      const does = memoryDoes({ setup, owner, layout }, decided.binding.behaviour, trigger);
       if (typeof does === 'string') {
         left.push({ control: control.id, trigger, reason: does });
         continue;
@@ -60,13 +69,15 @@ export function planMemory(setup: Setup, device: Device, profile: string, slotBy
   return { entries, left, bytes };
 }
 
+/** Whose bindings are planned, and for which keyboard. */
+interface Source {
+  readonly setup: Setup;
+  readonly owner: Profile;
+  readonly layout: Layout;
+}
+
 /** What a device does by itself is plain: no layers, no guards, nobody to send to. */
-function memoryDoes(
-  setup: Setup,
-  owner: Profile,
-  behaviour: Behaviour,
-  trigger: Trigger,
-): MemoryDoes | MemoryReason {
+function memoryDoes(source: Source, behaviour: Behaviour, trigger: Trigger): MemoryDoes | MemoryReason {
   if (!SIMPLE.includes(trigger)) return 'trigger';
   if (behaviour.kind === 'native') return { kind: 'nothing' };
   if (behaviour.kind === 'off') return behaviour.heardBy.length > 0 ? 'heard-by' : { kind: 'nothing' };
@@ -74,24 +85,32 @@ function memoryDoes(
   if (style !== 'follow' && style !== 'tap') return 'style';
   if (guard) return 'guard';
   if (target) return 'target';
-  return actionDoes(setup, owner, action, style === 'follow' && isPressed(trigger));
+  return actionDoes(source, action, style === 'follow' && isPressed(trigger));
 }
 
 /** A reason instead, where the action needs more than keys, buttons and wheel. */
-function actionDoes(setup: Setup, owner: Profile, action: Action, held: boolean): MemoryDoes | MemoryReason {
+function actionDoes(source: Source, action: Action, held: boolean): MemoryDoes | MemoryReason {
+  const { setup, owner, layout } = source;
   switch (action.kind) {
     case 'shortcut':
-      return keysDo([action.shortcut], held);
-    case 'command':
-      return keysDo([commandOf(setup, owner, action.command)?.shortcut ?? ''], held);
+      return keysDo(source, [{ shortcut: action.shortcut }], held);
+    case 'command': {
+      const command = commandOf(setup, owner, action.command);
+      const own = command?.onLayout[layout.id] ?? command?.shortcut ?? '';
+      return keysDo(source, [{ shortcut: own, keysBy: command?.keysBy ?? null }], held);
+    }
     case 'sequence':
-      return keysDo(action.shortcuts, held);
+      return keysDo(
+        source,
+        action.shortcuts.map((shortcut) => ({ shortcut })),
+        held,
+      );
     case 'button':
       return { kind: 'button', held, button: action.button };
     case 'wheel':
       return { kind: 'wheel', ticks: action.ticks, axis: action.axis };
     case 'macro':
-      return macroDoes(setup, action.macro);
+      return macroDoes(source, action.macro);
     case 'click':
     case 'speed':
     case 'computer':
@@ -109,21 +128,30 @@ function actionDoes(setup: Setup, owner: Profile, action: Action, held: boolean)
 }
 
 /** Shortcuts as a chord that can be held, or as chords one after another. */
-function keysDo(shortcuts: readonly string[], held: boolean): MemoryDoes | MemoryReason {
-  const chords = shortcuts.flatMap((shortcut) => {
-    const parsed = parseSteps(shortcut);
-    return parsed.ok ? parsed.value.map(codesOf) : [];
-  });
+function keysDo(
+  { setup, owner, layout }: Source,
+  shortcuts: readonly { readonly shortcut: string; readonly keysBy?: KeysBy | null }[],
+  held: boolean,
+): MemoryDoes | MemoryReason {
+  const reads = keysByOf(setup, owner);
+  const chords: (readonly string[])[] = [];
+  for (const { shortcut, keysBy } of shortcuts) {
+    const found = chordsOf(shortcut, layout, keysBy ?? reads);
+    if (!found.ok) return 'no-key';
+    chords.push(...found.value);
+  }
   const [only] = chords;
   if (!only || !chords.flat().every(hasUsage)) return 'key';
   return chords.length === 1 ? { kind: 'keys', held, codes: only } : { kind: 'steps', chords };
 }
 
 /** A macro of nothing but shortcuts, run once, is chords one after another. */
-function macroDoes({ macros }: Setup, id: string): MemoryDoes | MemoryReason {
-  const macro = macros.find((own) => own.id === id);
+function macroDoes(source: Source, id: string): MemoryDoes | MemoryReason {
+  const macro = source.setup.macros.find((own) => own.id === id);
   if (macro?.run !== 'times' || macro.times !== 1) return 'macro';
   if (macro.steps.some(({ kind }) => kind === 'wait')) return 'waits';
-  const shortcuts = macro.steps.flatMap((step) => (step.kind === 'shortcut' ? [step.shortcut] : []));
-  return shortcuts.length === macro.steps.length ? keysDo(shortcuts, false) : 'macro';
+  const shortcuts = macro.steps.flatMap((step) =>
+    step.kind === 'shortcut' ? [{ shortcut: step.shortcut }] : [],
+  );
+  return shortcuts.length === macro.steps.length ? keysDo(source, shortcuts, false) : 'macro';
 }

@@ -1,11 +1,12 @@
-import { BARE, formatShortcut, type ModifierName, modifierOf } from '../keys/index.ts';
+import { formatShortcut } from '../keys/index.ts';
+import { type Layout, shortcutOf } from '../keys/layouts/index.ts';
 import {
-  type Action,
   acting,
   BASE_LAYER,
   type Behaviour,
   bindingChanges,
   keyOf,
+  keysByOf,
   OFF,
   type Setup,
   type SingleEdit,
@@ -16,29 +17,34 @@ import type { MemoryDoes, MemoryEntry } from './memoryEntry.ts';
 /**
  * The edits that set in a profile's base layer what a device's memory holds, so that the set-up does the same. Controls
  * the memory says nothing of stay as they are; face and note stay with what is set anew.
+ *
+ * @param layout the keyboard that the memory's keys were chosen for
  */
 export function takeOverMemory(
   setup: Setup,
   device: string,
   profile: string,
   entries: readonly MemoryEntry[],
+  layout: Layout,
 ): readonly SingleEdit[] {
-  const bindings = setup.profiles[profile]?.bindings ?? {};
+  const { program = null, bindings = {} } = setup.profiles[profile] ?? {};
+  const keysBy = keysByOf(setup, { program });
+  const textOf = (codes: readonly string[]) => formatShortcut(shortcutOf(codes, layout, keysBy));
   return entries.flatMap(({ control, trigger, does }) => {
     const slot: Slot = { profile, layer: BASE_LAYER, device, control, trigger };
     const before = bindings[keyOf(slot)] ?? null;
     const { face = null, note = null } = before ?? {};
-    return bindingChanges(slot, before, { behaviour: behaviourOf(does), face, note });
+    return bindingChanges(slot, before, { behaviour: behaviourOf(does, textOf), face, note });
   });
 }
 
 /** What a memory does, as a binding says it. */
-function behaviourOf(does: MemoryDoes): Behaviour {
+function behaviourOf(does: MemoryDoes, textOf: (codes: readonly string[]) => string): Behaviour {
   switch (does.kind) {
     case 'nothing':
       return OFF;
     case 'keys':
-      return acting(shortcutOf(does.codes), does.held ? 'follow' : 'tap');
+      return acting({ kind: 'shortcut', shortcut: textOf(does.codes) }, does.held ? 'follow' : 'tap');
     case 'steps':
       return acting({ kind: 'sequence', shortcuts: does.chords.map(textOf) }, 'tap');
     case 'button':
@@ -46,20 +52,4 @@ function behaviourOf(does: MemoryDoes): Behaviour {
     case 'wheel':
       return acting({ kind: 'wheel', ticks: does.ticks, axis: does.axis }, 'tap');
   }
-}
-
-function shortcutOf(codes: readonly string[]): Action {
-  return { kind: 'shortcut', shortcut: textOf(codes) };
-}
-
-/** Keys that go down together as a shortcut in our notation. */
-function textOf(codes: readonly string[]): string {
-  const on: Record<ModifierName, boolean> = { ...BARE };
-  let key: string | null = null;
-  for (const code of codes) {
-    const modifier = modifierOf(code);
-    if (modifier) on[modifier] = true;
-    else key = code;
-  }
-  return formatShortcut({ ...on, code: key });
 }

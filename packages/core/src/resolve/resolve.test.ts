@@ -27,6 +27,7 @@ test('two programs with the same rule: the first in the person’s order decides
     id: 'second',
     name: 'Second',
     rules: larkframe?.rules ?? [],
+    keysBy: 'character',
     commands: [],
   });
   setup.profiles.second = {
@@ -103,6 +104,7 @@ function decide(rulesOf: readonly (readonly Rule[])[], title: string) {
     id: `p${i}`,
     name: `P${i}`,
     rules: [...rules],
+    keysBy: 'character',
     commands: [],
   }));
   setup.profiles = Object.fromEntries([

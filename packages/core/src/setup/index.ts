@@ -112,6 +112,7 @@ export {
   EVERYWHERE,
   FAMILIES,
   type Family,
+  keysByOf,
   type Layer,
   LIMITS,
   layerSchema,

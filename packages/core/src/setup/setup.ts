@@ -34,6 +34,12 @@ export const familySchema = z.enum(FAMILIES);
 /** A family by its name in files. */
 export type Family = z.infer<typeof familySchema>;
 
+/**
+ * What a program goes by when it reads a key: the character it types on the keyboard's layout, or the place of the key;
+ * then its documented letters are those of a United States keyboard.
+ */
+export const keysBySchema = z.enum(['character', 'place']);
+
 /** A thing a program can do. */
 export const commandSchema = z.strictObject({
   id: idSchema,
@@ -42,6 +48,10 @@ export const commandSchema = z.strictObject({
   family: familySchema,
   /** The idea behind the command across programs, for instance `undo`. */
   intent: idSchema.nullable(),
+  /** What it goes by, where that is not what its program goes by. */
+  keysBy: keysBySchema.nullable().default(null),
+  /** Its shortcut on keyboards of a layout, by the layout's id, where it is another one there. */
+  onLayout: z.record(idSchema, stepsSchema).default({}),
 });
 /** A command of a program. */
 export type Command = z.infer<typeof commandSchema>;
@@ -50,6 +60,7 @@ export type Command = z.infer<typeof commandSchema>;
 export const programSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
+  keysBy: keysBySchema.default('character'),
   rules: z.array(ruleSchema).max(LIMITS.rules),
   commands: z.array(commandSchema).max(LIMITS.commands),
 });
@@ -80,6 +91,13 @@ export type Layer = z.infer<typeof layerSchema>;
 /** Everything one person has arranged. Programs stand in the order of the Board's columns. */
 export const setupSchema = z.strictObject({
   name: nameSchema,
+  /** The keyboard layouts of other computers that its devices talk to, by the computer's name. */
+  keyboards: z.record(nameSchema, idSchema).default({}),
+  /**
+   * The layout that the shortcuts of an older version, which knew only places of keys, were made on; null where nobody
+   * has said yet. They were read as those of the United States.
+   */
+  madeOn: idSchema.nullable().default(null),
   devices: z.array(deviceSchema).max(LIMITS.devices),
   /** Commands that mean the same in most programs; Everywhere is bound with these. */
   commonCommands: z.array(commandSchema).max(LIMITS.commands),
@@ -119,6 +137,11 @@ export function commandOf(setup: Setup, profile: Profile, id: string): Command |
   const program = setup.programs.find((candidate) => candidate.id === profile.program);
   const own = program?.commands.find((command) => command.id === id);
   return own ?? setup.commonCommands.find((command) => command.id === id) ?? null;
+}
+
+/** What the program of a profile goes by when it reads keys; by characters where it has none. */
+export function keysByOf(setup: Setup, { program }: Pick<Profile, 'program'>): Program['keysBy'] {
+  return setup.programs.find(({ id }) => id === program)?.keysBy ?? 'character';
 }
 
 /** The profile whose commands a radial menu's items may run: that of its program, or Everywhere. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { isPressed, type Trigger } from '../devices/index.ts';
-import { KEY_TABLE, type Shortcut } from '../keys/index.ts';
+import { canonical, KEY_TABLE, keyByCode, type Shortcut, type ShortcutKey } from '../keys/index.ts';
 import {
   type Action,
   type Behaviour,
@@ -13,6 +13,17 @@ import {
 } from '../setup/index.ts';
 import { placesOf } from './smallRig.ts';
 
+const arbitraryKey: fc.Arbitrary<ShortcutKey> = fc.oneof(
+  fc.constantFrom(...KEY_TABLE.map(({ code }) => keyByCode(code))),
+  fc.constantFrom(
+    ...KEY_TABLE.filter(({ kind }) => kind === 'writing').map(({ code }) => ({
+      kind: 'place' as const,
+      code,
+    })),
+  ),
+  fc.constantFrom(...'?+{~ßüéçñЯזςµİı§').map((character) => ({ kind: 'character' as const, character })),
+);
+
 export const arbitraryShortcut: fc.Arbitrary<Shortcut> = fc
   .record({
     ctrl: fc.boolean(),
@@ -20,9 +31,10 @@ export const arbitraryShortcut: fc.Arbitrary<Shortcut> = fc
     alt: fc.boolean(),
     altGr: fc.boolean(),
     meta: fc.boolean(),
-    code: fc.option(fc.constantFrom(...KEY_TABLE.map(({ code }) => code))),
+    key: fc.option(arbitraryKey),
   })
-  .filter(({ code, ...modifiers }) => code !== null || Object.values(modifiers).some(Boolean));
+  .map(canonical)
+  .filter(({ key, ...modifiers }) => key !== null || Object.values(modifiers).some(Boolean));
 
 /** Few, so that they meet on the same keys. */
 export const FEW_SHORTCUTS = [
@@ -34,6 +46,12 @@ export const FEW_SHORTCUTS = [
   'Alt',
   'ArrowRight',
   'Shift+A',
+  'Y',
+  'Ctrl+[',
+  '?',
+  '´',
+  'Ctrl+{KeyZ}',
+  '漢',
 ] as const;
 const shortcut = fc.constantFrom<string>(...FEW_SHORTCUTS);
 
@@ -129,11 +147,14 @@ function arbitraryBehaviour(
   );
 }
 
-export const arbitraryFace = fc.record({
-  label: fc.option(fc.constantFrom('Undo', 'Frame on', 'ę漢')),
-  icon: fc.option(fc.constantFrom('undo', 'play')),
-  colour: fc.option(fc.constantFrom(...FACE_COLOURS)),
-});
+export const arbitraryFace = fc
+  .record({
+    label: fc.option(fc.constantFrom('Undo', 'Frame on', 'ę漢')),
+    icon: fc.option(fc.constantFrom('undo', 'play')),
+    colour: fc.option(fc.constantFrom(...FACE_COLOURS)),
+  })
+  // With nothing on it there is no face.
+  .filter((face) => Object.values(face).some((part) => part !== null));
 
 /** A slot of a set-up with something to put there. */
 export function arbitrarySlotBinding(setup: Setup): fc.Arbitrary<{ slot: Slot; binding: Binding }> {

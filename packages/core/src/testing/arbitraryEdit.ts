@@ -95,7 +95,12 @@ function arbitraryProgramEdit(setup: Setup): fc.Arbitrary<readonly SingleEdit[]>
     const name = id === 'inkwell' ? 'Inkwell' : 'Other';
     const last = setup.programs.at(-1)?.id ?? null;
     return [
-      { kind: 'add', at: itemAt.program(id), item: { id, name, rules: [], commands: [] }, after: last },
+      {
+        kind: 'add',
+        at: itemAt.program(id),
+        item: { id, name, keysBy: 'character', rules: [], commands: [] },
+        after: last,
+      },
       {
         kind: 'add',
         at: itemAt.profile(id),

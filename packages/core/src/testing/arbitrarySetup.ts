@@ -1,6 +1,14 @@
 import fc from 'fast-check';
 import type { Device } from '../devices/index.ts';
-import { type BareStep, type Macro, numberSteps, type Setup, slotKey } from '../setup/index.ts';
+import {
+  type BareStep,
+  type Command,
+  type Macro,
+  numberSteps,
+  type Program,
+  type Setup,
+  slotKey,
+} from '../setup/index.ts';
 import { arbitrarySlotBinding, FEW_SHORTCUTS } from './arbitraryBinding.ts';
 import { smallSetup } from './smallRig.ts';
 
@@ -72,6 +80,15 @@ function arbitraryTuning(device: Device): fc.Arbitrary<Device> {
   return fc.oneof({ weight: 2, arbitrary: fc.constant(device) }, { weight: 1, arbitrary: tuned });
 }
 
+/** One program reads places, and one of its commands reads characters and has another shortcut on a layout. */
+function readsOtherwise(program: Program): Program {
+  if (program.id !== 'brindle') return program;
+  const [first, ...others] = program.commands;
+  if (!first) return program;
+  const odd: Command = { ...first, keysBy: 'character', onLayout: { foreign: 'Ctrl+K, Ctrl+[' } };
+  return { ...program, keysBy: 'place', commands: [odd, ...others] };
+}
+
 /** Part of the small rig and the demo's programs with random bindings and macros. */
 export const arbitrarySetup: fc.Arbitrary<Setup> = arbitraryRig.chain((rig) =>
   fc
@@ -81,7 +98,12 @@ export const arbitrarySetup: fc.Arbitrary<Setup> = arbitraryRig.chain((rig) =>
         ...profile,
         bindings: { ...profile.bindings },
       }));
-      const setup = { ...rig, macros, profiles: Object.fromEntries(profiles.map((each) => [each.id, each])) };
+      const setup = {
+        ...rig,
+        macros,
+        programs: rig.programs.map(readsOtherwise),
+        profiles: Object.fromEntries(profiles.map((each) => [each.id, each])),
+      };
       for (const { slot, binding } of rows) {
         const bindings = setup.profiles[slot.profile]?.bindings;
         if (bindings) bindings[slotKey(slot.layer, slot.device, slot.control, slot.trigger)] = binding;

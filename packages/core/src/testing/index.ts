@@ -5,5 +5,6 @@ export { arbitrarySetup } from './arbitrarySetup.ts';
 export { arbitraryScenario, checkAgainstSlow, checkInvariants, type Scenario } from './invariants.ts';
 export { type Tried, tryOut } from './replay.ts';
 export { type RunWithEdits, runAll } from './runAll.ts';
+export { FOREIGN, SMALL_KEYBOARDS, SWAPPED } from './smallLayouts.ts';
 export { placesOf, smallSetup } from './smallRig.ts';
 export { type BoundRow, bound, events, played, run, short } from './timeline.ts';

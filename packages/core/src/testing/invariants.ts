@@ -11,6 +11,7 @@ import { arbitraryHappenings, type Happens } from './arbitraryEvents.ts';
 import { arbitrarySetup } from './arbitrarySetup.ts';
 import { type RunWithEdits, runAll } from './runAll.ts';
 import { SlowEngine } from './slow/slowEngine.ts';
+import { SMALL_KEYBOARDS } from './smallLayouts.ts';
 
 /** A set-up and what happens in a run. */
 export interface Scenario {
@@ -38,7 +39,7 @@ export function checkInvariants({ setup, happenings }: Scenario): void {
 
 /** The engine sends what the slow, plain model sends. */
 export function checkAgainstSlow({ setup, happenings }: Scenario): void {
-  const slow = new SlowEngine(setup);
+  const slow = new SlowEngine(setup, SMALL_KEYBOARDS);
   for (const each of happenings) slow.take(each);
   const fast = runAll(setup, happenings).strokes.map(({ cause: _cause, ...stroke }) => stroke);
   const at = Math.max(fast.length, slow.strokes.length);

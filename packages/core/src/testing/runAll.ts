@@ -10,6 +10,7 @@ import {
 } from '../engine/index.ts';
 import { applyEdit, type Setup } from '../setup/index.ts';
 import type { Happens } from './arbitraryEvents.ts';
+import { SMALL_KEYBOARDS } from './smallLayouts.ts';
 
 /** What came of a run with edits in between. */
 export interface RunWithEdits {
@@ -20,7 +21,7 @@ export interface RunWithEdits {
 }
 
 /**
- * Runs events through the engine; an edit that applies is compiled in, and the engine is told.
+ * Runs events through the engine, on keyboards that differ from the United States one; an edit that applies is compiled in, and the engine is told.
  *
  * @param between what becomes of the state between two events
  */
@@ -30,7 +31,7 @@ export function runAll(
   between: (state: EngineState) => EngineState = (state) => state,
 ): RunWithEdits {
   let current = setup;
-  let compiled = compile(setup);
+  let compiled = compile(setup, null, SMALL_KEYBOARDS);
   let state = INITIAL_STATE;
   const explanations: Explanation[] = [];
   const take = (event: EngineEvent) => {
@@ -50,7 +51,7 @@ export function runAll(
     const applied = applyEdit(current, each.edit);
     if (!applied.ok) continue;
     current = applied.value.setup;
-    compiled = compile(current, compiled);
+    compiled = compile(current, compiled, SMALL_KEYBOARDS);
     take({ kind: 'edited', t: each.t });
   }
   return { strokes: explanations.flatMap(({ strokes }) => strokes), explanations, state, setup: current };

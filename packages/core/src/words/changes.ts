@@ -1,4 +1,5 @@
 import type { StateChange } from '../engine/index.ts';
+import type { NoKey } from '../keys/layouts/index.ts';
 import type { Setup } from '../setup/index.ts';
 import { layerName, macroName, radialMenuName } from './names.ts';
 
@@ -21,6 +22,8 @@ export function changeWords(setup: Setup, change: StateChange): string[] {
     }
     case 'macro':
       return [`${macroName(setup, change.macro)} ${change.runs ? 'runs' : 'has ended'}.`];
+    case 'no-key':
+      return [noKeyWords(change.shortcut, change.missing, change.layout)];
     case 'radial-open':
       return [`${radialMenuName(setup, change.menu)} opens.`];
     case 'radial-highlight': {
@@ -32,6 +35,13 @@ export function changeWords(setup: Setup, change: StateChange): string[] {
       return [item ? `${item} is chosen.` : 'The menu closes.'];
     }
   }
+}
+
+/** Why nothing was sent for a shortcut. */
+function noKeyWords(shortcut: string, { keysBy }: NoKey, layout: string): string {
+  return keysBy === 'place'
+    ? `${shortcut} was not sent: this program reads places of keys, and there is none for it.`
+    : `${shortcut} was not sent: it cannot be typed on ${layout}.`;
 }
 
 /** An item's label; null where the menu has been edited meanwhile. */

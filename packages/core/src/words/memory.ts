@@ -18,6 +18,7 @@ const REASONS: Readonly<Record<MemoryReason, string>> = {
   layer: 'Layers and pages need Nimble Lever.',
   message: 'Control messages need Nimble Lever.',
   pointer: 'What depends on the pointer or the device’s state needs Nimble Lever.',
+  'no-key': 'The keyboard’s layout has no key for it.',
   key: 'No USB usage stands for one of its keys.',
   full: 'No room is left in the slot.',
 };
@@ -31,6 +32,7 @@ export function memoryReasonWords(reason: MemoryReason): string {
 const PROBLEMS: Readonly<Record<MemoryProblem, string>> = {
   empty: 'Nothing is stored in this slot.',
   damaged: 'What is stored here is damaged. Store it again.',
+  newer: 'What is stored here is of a newer version of Nimble Lever.',
   'other-device': 'What is stored here was made for another device. Store it again.',
 };
 

@@ -1,5 +1,6 @@
 import type { Stroke } from '../engine/index.ts';
-import { BARE, formatShortcut, legendOf, type ModifierName, modifierOf } from '../keys/index.ts';
+import { formatShortcut, legendOf, modifierOf } from '../keys/index.ts';
+import { type Layout, shortcutOf, US_LAYOUT } from '../keys/layouts/index.ts';
 import { buttonName } from './actions.ts';
 import { tidy } from './numbers.ts';
 
@@ -11,12 +12,15 @@ export interface Sent {
   readonly count: number;
 }
 
-/** Puts strokes together: keys that go down together are one chord; the same in a row is counted. */
-export function sentOf(strokes: readonly Stroke[]): readonly Sent[] {
+/**
+ * Puts strokes together: keys that go down together are one chord, called what it means on the keyboard's layout; the same
+ * in a row is counted.
+ */
+export function sentOf(strokes: readonly Stroke[], layout: Layout = US_LAYOUT): readonly Sent[] {
   const texts: string[] = [];
   let chord: string[] = [];
   const endChord = () => {
-    if (chord.length > 0) texts.push(chordText(chord));
+    if (chord.length > 0) texts.push(chordText(chord, layout));
     chord = [];
   };
   for (const stroke of strokes) {
@@ -29,7 +33,7 @@ export function sentOf(strokes: readonly Stroke[]): readonly Sent[] {
 }
 
 /** What came up that these strokes had not put down themselves: the end of a latch, a key let go of. */
-export function cameUpOf(strokes: readonly Stroke[]): readonly Sent[] {
+export function cameUpOf(strokes: readonly Stroke[], layout: Layout = US_LAYOUT): readonly Sent[] {
   const down = new Set<string>();
   const up: string[] = [];
   const texts: string[] = [];
@@ -42,7 +46,7 @@ export function cameUpOf(strokes: readonly Stroke[]): readonly Sent[] {
     }
   }
   // Keys come up in the opposite order; a chord is called as it went down.
-  return counted(up.length > 0 ? [chordText(up.toReversed()), ...texts] : texts);
+  return counted(up.length > 0 ? [chordText(up.toReversed(), layout), ...texts] : texts);
 }
 
 /** The arrow of wheel ticks. */
@@ -92,13 +96,8 @@ function counted(texts: readonly string[]): readonly Sent[] {
 }
 
 /** Keys that were down together; two that are no modifiers are no shortcut. */
-function chordText(codes: readonly string[]): string {
+function chordText(codes: readonly string[], layout: Layout): string {
   const keys = codes.filter((code) => modifierOf(code) === null);
-  if (keys.length > 1) return codes.map((code) => legendOf(code)).join('+');
-  const on: Record<ModifierName, boolean> = { ...BARE };
-  for (const code of codes) {
-    const modifier = modifierOf(code);
-    if (modifier) on[modifier] = true;
-  }
-  return formatShortcut({ ...on, code: keys[0] ?? null });
+  if (keys.length > 1) return codes.map((code) => legendOf(code, 'linux', layout.legends)).join('+');
+  return formatShortcut(shortcutOf(codes, layout, 'character'));
 }

@@ -1,30 +1,34 @@
 import Button from '@mui/material/Button';
 import { displaySteps } from '@nimble-lever/core/keys';
+import type { KeysBy } from '@nimble-lever/core/keys/layouts';
 import { useContext } from 'react';
 import { KeyboardContext } from '../../pieces/keyboard.ts';
 import { WORDS } from '../shell/words.ts';
 import { useAppSelector } from '../store.ts';
-import { shortcutsInstead } from './typedShortcut.ts';
+import { selectLayout } from './keyboardSlice.ts';
+import { placeInstead } from './typedShortcut.ts';
 
-/** A shortcut in our notation, and where the one instead of it goes. */
+/** A shortcut in our notation, what it is read by, and where the one instead of it goes. */
 interface Props {
   readonly notation: string;
+  readonly keysBy: KeysBy;
   readonly onUse: (notation: string) => void;
 }
 
-/** Shortcuts to use instead of one that the person's keyboard has no good keys for; nothing where it has. */
-export function UseInstead({ notation, onUse }: Props) {
+/** The key of the same place, to use where the person's keyboard types a shortcut badly or not at all. */
+export function UseInstead({ notation, keysBy, onUse }: Props) {
   const { platform, legends } = useContext(KeyboardContext);
-  const layout = useAppSelector((state) => state.keyboard.layout);
-  return shortcutsInstead(notation, layout).map((each) => (
+  const layout = useAppSelector(selectLayout);
+  const instead = placeInstead(notation, layout, keysBy);
+  if (instead === null) return null;
+  return (
     <Button
-      key={each.notation}
       size="small"
-      title={WORDS.insteadMeans[each.goesBy]}
-      onClick={() => onUse(each.notation)}
+      title={WORDS.insteadMeans}
+      onClick={() => onUse(instead)}
       sx={{ flex: 'none', minHeight: 24, height: 24, px: 1 }}
     >
-      {WORDS.takeInstead(displaySteps(each.notation, platform, legends))}
+      {WORDS.takeInstead(displaySteps(instead, platform, legends))}
     </Button>
-  ));
+  );
 }

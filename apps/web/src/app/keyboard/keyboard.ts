@@ -1,5 +1,5 @@
 import type { Platform } from '@nimble-lever/core/keys';
-import type { LayoutData } from '@nimble-lever/core/keys/layouts';
+import { type LayoutData, readLayout } from '@nimble-lever/core/keys/layouts';
 import { z } from 'zod';
 import type { AppStore, AppThunk } from '../store.ts';
 import { layoutChosen, layoutRead, platformChosen } from './keyboardSlice.ts';
@@ -44,8 +44,7 @@ const readLayoutFile =
     const file = Object.entries(FILES).find(([path]) => path.endsWith(`/${id}.json`))?.[1];
     if (!file) return;
     dispatch(layoutChosen({ id, known }));
-    const [data, { readLayout }] = await Promise.all([file(), import('@nimble-lever/core/keys/layouts')]);
-    dispatch(layoutRead({ id, layout: readLayout(data) }));
+    dispatch(layoutRead({ id, layout: readLayout(await file()) }));
   };
 
 /** Finds the keyboard: as it was chosen before, else as the browser tells; else it is asked once. */
@@ -72,7 +71,7 @@ async function toldByBrowser(): Promise<string | null> {
     const map = await keyboard?.getLayoutMap?.();
     const heard = new Map(map ? [...map.entries()] : []);
     if (heard.size === 0) return null;
-    const { guessLayouts } = await import('@nimble-lever/core/keys/layouts');
+    const { guessLayouts } = await import('@nimble-lever/core/keys/layouts/list');
     return guessLayouts(heard)[0]?.id ?? null;
   } catch {
     return null;

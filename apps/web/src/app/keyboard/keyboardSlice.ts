@@ -1,6 +1,7 @@
+import type { Keyboards } from '@nimble-lever/core/engine';
 import type { Platform } from '@nimble-lever/core/keys';
-import type { Layout } from '@nimble-lever/core/keys/layouts';
-import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { type Layout, US_LAYOUT } from '@nimble-lever/core/keys/layouts';
+import { createSelector, createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 /** The keyboard of this computer: kept in the browser, as it belongs to the desk and not to a set-up. */
 export interface KeyboardState {
@@ -45,6 +46,17 @@ const slice = createSlice({
       payload.id === state.layoutId ? { ...state, layout: payload.layout } : state,
   },
 });
+
+/** The layout of this computer's keyboard; the United States one until its file is read. */
+export function selectLayout({ keyboard }: { readonly keyboard: KeyboardState }): Layout {
+  return keyboard.layout ?? US_LAYOUT;
+}
+
+/** The keyboards that what is sent here is for. */
+export const selectKeyboards = createSelector(
+  [selectLayout],
+  (here): Keyboards => ({ here, elsewhere: new Map() }),
+);
 
 export const { platformChosen, layoutChosen, layoutRead } = slice.actions;
 export const keyboardReducer = slice.reducer;

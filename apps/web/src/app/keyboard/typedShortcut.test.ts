@@ -1,37 +1,42 @@
-import { layoutDataSchema, readLayout } from '@nimble-lever/core/keys/layouts';
+import { layoutDataSchema, readLayout, US_LAYOUT } from '@nimble-lever/core/keys/layouts';
 import german from '../../../../../packages/core/src/keys/layouts/xkb/de.json';
-import { readTyped, shortcutsInstead, shortcutWarnings } from './typedShortcut.ts';
+import { placeInstead, readTyped, shortcutWarnings } from './typedShortcut.ts';
 
 const GERMAN = readLayout(layoutDataSchema.parse(german));
 
-// The levels of the German key 8 are 8, (, [ and ™ (xkb-data, symbols/de).
 test.each([
-  ['Ctrl+AltGr+8', ['Ctrl+[ needs AltGr on your keyboard; many programs miss it.']],
+  ['Ctrl+[', 'character', ['Ctrl+[ needs AltGr on your keyboard; many programs miss it.']],
+  ['[', 'character', []],
+  ['Ctrl+[', 'place', []],
+  ['Ctrl+Ñ', 'character', ['Ctrl+Ñ cannot be typed on German.']],
+  ['Ctrl+Ü', 'place', ['This program reads places of keys, and there is none for Ctrl+Ü.']],
+  ['{IntlRo}', 'character', ['A German keyboard has no Ro key to press; it is sent all the same.']],
+  ['Ctrl+Shift+K', 'character', []],
   [
-    'Ctrl+Shift+AltGr+8',
-    ['On your keyboard AltGr types “™” with that key; some programs write it and miss Ctrl+Shift+AltGr+8.'],
+    'Ctrl+Alt+Delete',
+    'character',
+    ['The system keeps Ctrl+Alt+Delete for itself: it opens the security screen.'],
   ],
-  ['AltGr+8', []],
-  ['Ctrl+Shift+K', []],
-  ['Ctrl+Alt+Delete', ['The system keeps Ctrl+Alt+Delete for itself: it opens the security screen.']],
-])('%s on a German keyboard under Windows', (notation, warnings) => {
-  expect(shortcutWarnings(notation, 'windows', GERMAN)).toEqual(warnings);
+] as const)('%s on a German keyboard, for a program by %s', (notation, keysBy, warnings) => {
+  expect(shortcutWarnings(notation, 'windows', GERMAN, keysBy)).toEqual(warnings);
 });
 
-test('without a known keyboard nothing is said of keys', () => {
-  expect(shortcutWarnings('Ctrl+AltGr+8', 'linux', null)).toEqual([]);
-  expect(shortcutsInstead('Ctrl+AltGr+8', null)).toEqual([]);
+test('the key of the same place would do where the character is badly typed, and only there', () => {
+  expect(placeInstead('Ctrl+[', GERMAN, 'character')).toBe('Ctrl+{BracketLeft}');
+  expect(placeInstead('Ctrl+K, Ctrl+[', GERMAN, 'character')).toBe('Ctrl+K, Ctrl+{BracketLeft}');
+  expect(placeInstead('Ctrl+[', GERMAN, 'place')).toBeNull();
+  expect(placeInstead('Ctrl+[', US_LAYOUT, 'character')).toBeNull();
+  expect(placeInstead('Ctrl+Ñ', GERMAN, 'character')).toBeNull();
 });
 
-test('what is typed by character is found on the keyboard; the key of the same place would do', () => {
-  expect(readTyped('Ctrl+[', GERMAN)).toEqual({
-    ok: true,
-    value: { notation: 'Ctrl+AltGr+8', warnings: [] },
-  });
-  expect(shortcutsInstead('Ctrl+AltGr+8', GERMAN)).toEqual([{ notation: 'Ctrl+[', goesBy: 'place' }]);
+test('what is typed is read as the platform prints it, places by the labels of the keyboard', () => {
+  expect(readTyped('ctrl z', 'linux', GERMAN.legends)).toEqual({ ok: true, value: 'Ctrl+Z' });
+  expect(readTyped('Ctrl+{Y}', 'linux', GERMAN.legends)).toEqual({ ok: true, value: 'Ctrl+{KeyZ}' });
+  expect(readTyped('⌘Delete', 'mac', null)).toEqual({ ok: true, value: 'Meta+Backspace' });
 });
 
-test('what cannot be read has nothing in its place', () => {
-  expect(readTyped('Ctrl+Wobble', GERMAN).ok).toBe(false);
-  expect(shortcutWarnings('Ctrl+Wobble', 'mac', GERMAN)).toEqual([]);
+test('what cannot be read has no warnings and nothing in its place', () => {
+  expect(readTyped('Ctrl+Wobble', 'linux', null).ok).toBe(false);
+  expect(shortcutWarnings('Ctrl+Wobble', 'mac', GERMAN, 'character')).toEqual([]);
+  expect(placeInstead('Ctrl+Wobble', GERMAN, 'character')).toBeNull();
 });

@@ -1,88 +1,69 @@
 import {
   canonicalSteps,
   formatShortcut,
+  formatSteps,
   KEY_BY_CODE,
+  type Legends,
   type Platform,
   parseSteps,
+  placeByLabel,
   reservedBy,
   type Shortcut,
   type ShortcutProblem,
 } from '@nimble-lever/core/keys';
-import {
-  byAltGr,
-  hasKey,
-  type Layout,
-  reachShortcut,
-  type WouldDo,
-  wouldDo,
-} from '@nimble-lever/core/keys/layouts';
-import { ok, type Result } from '@nimble-lever/core/result';
+import { byPlace, hasKey, type KeysBy, type Layout, resolveShortcut } from '@nimble-lever/core/keys/layouts';
+import type { Result } from '@nimble-lever/core/result';
 import { WORDS } from '../shell/words.ts';
 
-/** A shortcut as it was typed, found on the person's keyboard. */
-export interface Typed {
-  /** In our notation; steps are parted by commas. */
-  readonly notation: string;
-  /** What to know about it, in words. */
-  readonly warnings: readonly string[];
-}
-
-/** A shortcut that would do, in our notation, and for which programs. */
-export interface Instead {
-  readonly notation: string;
-  readonly goesBy: WouldDo['goesBy'];
-}
-
-/** Reads a typed shortcut: keys named by what they type are those of the person's keyboard. */
-export function readTyped(text: string, layout: Layout | null): Result<Typed, ShortcutProblem> {
-  const whole = canonicalSteps(text);
-  if (!layout) return whole.ok ? ok({ notation: whole.value, warnings: [] }) : whole;
-  const steps: string[] = [];
-  const warnings: string[] = [];
-  for (const part of text.trim().split(/(?<=\S),\s+/)) {
-    const reached = reachShortcut(part, layout);
-    if (!reached.ok) return reached;
-    const { shortcut, how } = reached.value;
-    steps.push(formatShortcut(shortcut));
-    if (how === 'by-position') warnings.push(WORDS.byPosition(layout.name));
-  }
-  const notation = canonicalSteps(steps.join(', '));
-  return notation.ok ? ok({ notation: notation.value, warnings }) : notation;
+/** Reads a shortcut as it was typed on this computer, into our notation; steps are parted by commas. */
+export function readTyped(
+  text: string,
+  platform: Platform,
+  legends: Legends | null,
+): Result<string, ShortcutProblem> {
+  return canonicalSteps(text, { platform, placeOf: (label) => placeByLabel(legends, label) });
 }
 
 /** What to know about a shortcut on this keyboard and platform: keys it lacks, AltGr, what the system keeps. */
-export function shortcutWarnings(notation: string, platform: Platform, layout: Layout | null): string[] {
+export function shortcutWarnings(
+  notation: string,
+  platform: Platform,
+  layout: Layout,
+  keysBy: KeysBy,
+): string[] {
   return stepsOf(notation).flatMap((step) => {
     const text = formatShortcut(step);
     const reserved = reservedBy(text, platform);
     const kept = reserved ? [WORDS.kept[reserved.by](text, reserved.does)] : [];
-    if (!layout || step.code === null) return kept;
-    const character = byAltGr(step, layout);
-    const modifiers = formatShortcut({ ...step, shift: false, altGr: false, code: null });
-    // A mark no command is called by was hardly meant: then the shortcut is named, and what it types instead.
-    if (character !== null && isAscii(character))
-      return [...kept, WORDS.needsAltGr(`${modifiers}+${character}`)];
-    if (character !== null) return [...kept, WORDS.typesInstead(text, character)];
-    const name = KEY_BY_CODE.get(step.code)?.legend ?? '';
-    return hasKey(layout, step.code) ? kept : [...kept, WORDS.noSuchKey(name, layout.name)];
+    const resolved = resolveShortcut(step, layout, keysBy);
+    if (!resolved.ok)
+      return [...kept, keysBy === 'place' ? WORDS.noPlace(text) : WORDS.notTyped(text, layout.name)];
+    if (resolved.value.way === 'altgr' && isChord(step)) return [...kept, WORDS.needsAltGr(text)];
+    const { key } = step;
+    const isMissing = key?.kind === 'place' && !hasKey(layout, key.code);
+    return isMissing
+      ? [...kept, WORDS.noSuchKey(KEY_BY_CODE.get(key.code)?.legend ?? '', layout.name)]
+      : kept;
   });
 }
 
-/** What would do instead of a shortcut that this keyboard has no good keys for; each in our notation. */
-export function shortcutsInstead(notation: string, layout: Layout | null): readonly Instead[] {
-  if (!layout) return [];
+/** The same by place, in our notation, where this keyboard types a shortcut badly or not at all; null elsewhere. */
+export function placeInstead(notation: string, layout: Layout, keysBy: KeysBy): string | null {
+  if (keysBy === 'place') return null;
   const steps = stepsOf(notation);
-  return steps.flatMap((step, at) =>
-    wouldDo(step, layout).map(({ shortcut, goesBy }) => ({
-      notation: steps.with(at, shortcut).map(formatShortcut).join(', '),
-      goesBy,
-    })),
-  );
+  const places = steps.map((step) => {
+    const resolved = resolveShortcut(step, layout, keysBy);
+    const isGood = resolved.ok && !(resolved.value.way === 'altgr' && isChord(step));
+    return isGood ? step : byPlace(step, layout);
+  });
+  const found = places.filter((step) => step !== null);
+  if (found.length < steps.length || found.every((step, i) => step === steps[i])) return null;
+  return formatSteps(found);
 }
 
-/** The characters shortcuts are documented by (ISO 646). */
-function isAscii(character: string): boolean {
-  return character > ' ' && character <= '~';
+/** Whether a shortcut has more than AltGr and Shift: characters that AltGr types are typed by themselves. */
+function isChord({ ctrl, alt, meta }: Shortcut): boolean {
+  return ctrl || alt || meta;
 }
 
 /** The steps of a shortcut; none where it cannot be read, as what is typed often cannot. */

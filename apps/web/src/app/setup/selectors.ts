@@ -1,6 +1,7 @@
 import { type Compiled, compile } from '@nimble-lever/core/engine';
 import type { Setup } from '@nimble-lever/core/setup';
 import { createSelector } from '@reduxjs/toolkit';
+import { selectKeyboards } from '../keyboard/keyboardSlice.ts';
 import type { RootState } from '../store.ts';
 import { historyIn } from './setupState.ts';
 
@@ -17,7 +18,7 @@ export const selectHistory = createSelector([(state: RootState) => state.setup],
 let previous: Compiled | null = null;
 
 /** The set-up made ready for the engine; after an edit only what it touched is made anew. */
-export const selectCompiled = createSelector([selectSetup], (setup) => {
-  previous = compile(setup, previous);
+export const selectCompiled = createSelector([selectSetup, selectKeyboards], (setup, keyboards) => {
+  previous = compile(setup, previous, keyboards);
   return previous;
 });

@@ -61,17 +61,12 @@ export const WORDS = {
   chooseKeyboard: 'Choose',
   itIsUs: 'United States',
   needsAltGr: (shortcut: string) => `${shortcut} needs AltGr on your keyboard; many programs miss it.`,
-  typesInstead: (shortcut: string, character: string) =>
-    `On your keyboard AltGr types “${character}” with that key; some programs write it and miss ${shortcut}.`,
-  byPosition: (layout: string) =>
-    `${layout} does not type that character by one key; the key at its place on a United States keyboard is taken.`,
+  notTyped: (shortcut: string, layout: string) => `${shortcut} cannot be typed on ${layout}.`,
+  noPlace: (shortcut: string) => `This program reads places of keys, and there is none for ${shortcut}.`,
   noSuchKey: (key: string, layout: string) =>
     `A ${layout} keyboard has no ${key} key to press; it is sent all the same.`,
   takeInstead: (shortcut: string) => `Use ${shortcut}`,
-  insteadMeans: {
-    character: 'Types the same on your keyboard',
-    place: 'The key in the same place as on a United States keyboard, for programs that go by places',
-  },
+  insteadMeans: 'The key in the same place as on a United States keyboard, whatever is printed on it',
   kept: {
     system: (shortcut: string, does: string) => `The system keeps ${shortcut} for itself: it ${does}.`,
     browser: (shortcut: string, does: string) => `A browser keeps ${shortcut} for itself: it ${does}.`,

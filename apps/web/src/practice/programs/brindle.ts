@@ -156,6 +156,7 @@ const UNDO = undoRows<BrindleState, readonly Mark[]>(
 /** Painting: a canvas, brush, eraser and hand. */
 export const BRINDLE_PROGRAM: StandIn<BrindleState> = {
   initial: BRINDLE,
+  keysBy: 'character',
   commands: commandsFrom([...ROWS, ...UNDO], markWords),
   wheel: scrolled,
 };

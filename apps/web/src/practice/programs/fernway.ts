@@ -169,6 +169,7 @@ const ROWS: readonly CommandRow<FernwayState>[] = [
 /** Web pages in tabs. */
 export const FERNWAY_PROGRAM: StandIn<FernwayState> = {
   initial: INITIAL,
+  keysBy: 'character',
   commands: commandsFrom(ROWS, tabWords),
   wheel: (state, ticks) => scrolledTo(state, tabOf(state).scroll - ticks),
 };

@@ -207,6 +207,7 @@ const UNDO = undoRows<HushboxState, Kept>('Ctrl+Shift+Z', kept, (state, before) 
 /** Sound: a waveform to scrub, split, mark and silence. */
 export const HUSHBOX_PROGRAM: StandIn<HushboxState> = {
   initial: INITIAL,
+  keysBy: 'place',
   commands: commandsFrom([...ROWS, ...UNDO], timeWords),
   wheel: (state, ticks) => scrubbed(state, state.at - ticks * STEP),
   message: (state, message, value) =>

@@ -122,6 +122,7 @@ const UNDO = undoRows<LarkframeState, Film>('Ctrl+Shift+Z', film, (state, kept) 
 /** Frame-by-frame capture: frames to step through, take and cut. */
 export const LARKFRAME_PROGRAM: StandIn<LarkframeState> = {
   initial: LARKFRAME,
+  keysBy: 'character',
   commands: commandsFrom([...ROWS, ...UNDO], frameWords),
 };
 

@@ -175,6 +175,7 @@ const UNDO = undoRows<QuillboardState, Kept>('Ctrl+Y', kept, (state, before) => 
 /** Script and storyboard: cards of text with word-wise selection. */
 export const QUILLBOARD_PROGRAM: StandIn<QuillboardState> = {
   initial: INITIAL,
+  keysBy: 'character',
   commands: commandsFrom([...ROWS, ...UNDO], caretWords),
   wheel: (state, ticks) => toCard(state, state.at - ticks),
   text: typed,

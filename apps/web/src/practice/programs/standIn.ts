@@ -1,3 +1,4 @@
+import type { KeysBy } from '@nimble-lever/core/keys/layouts';
 import type { Message } from '@nimble-lever/core/setup';
 
 /** A command a practice program runs when its shortcut arrives. */
@@ -16,6 +17,8 @@ export interface StandInCommand<State> {
 export interface StandIn<State> {
   /** As it starts. */
   readonly initial: State;
+  /** What it goes by when it reads a key. */
+  readonly keysBy: KeysBy;
   readonly commands: readonly StandInCommand<State>[];
   /** Wheel ticks, positive away from the person. */
   readonly wheel?: (state: State, ticks: number) => State;

@@ -200,6 +200,7 @@ const UNDO = undoRows<TallowState, readonly Grade[]>(
 /** Colour grading: three wheels that act on a picture. */
 export const TALLOW_PROGRAM: StandIn<TallowState> = {
   initial: INITIAL,
+  keysBy: 'character',
   commands: commandsFrom([...ROWS, ...UNDO], wheelWords),
   message: (state, message, value) => {
     if (message.protocol !== 'osc') return null;

@@ -116,6 +116,7 @@ const ROWS: readonly CommandRow<TinCanState>[] = [
 /** An intercom: it listens for its talk key also in the background, and talks as long as that is down. */
 export const TIN_CAN_PROGRAM: StandIn<TinCanState> = {
   initial: INITIAL,
+  keysBy: 'character',
   commands: [
     {
       shortcut: 'F13',

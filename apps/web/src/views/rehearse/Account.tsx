@@ -4,6 +4,7 @@ import { accountOf, cameUpOf, sentOf } from '@nimble-lever/core/words';
 import { memo, useMemo } from 'react';
 import { happeningsCleared } from '../../app/engine/engineSlice.ts';
 import { feed } from '../../app/engine/feed.ts';
+import { selectLayout } from '../../app/keyboard/keyboardSlice.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { Keycap } from '../../pieces/Keycap.tsx';
@@ -99,8 +100,9 @@ const AccountEntry = memo(function AccountEntry({ item }: { readonly item: Accou
   const { kind } = explanation.outcome;
   // What was used says what was sent; the rest speaks of the engine.
   const used = kind === 'pressed' || kind === 'turned' || kind === 'repeated';
-  const sent = sentOf(explanation.strokes);
-  const up = sent.length === 0 ? cameUpOf(explanation.strokes) : [];
+  const layout = useAppSelector(selectLayout);
+  const sent = sentOf(explanation.strokes, layout);
+  const up = sent.length === 0 ? cameUpOf(explanation.strokes, layout) : [];
   return (
     <Entry>
       <time>{WORDS.seconds(explanation.t)}</time>

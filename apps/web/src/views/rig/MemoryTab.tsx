@@ -2,6 +2,7 @@ import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import { styled } from '@mui/material/styles';
 import type { Device } from '@nimble-lever/core/devices';
+import { LAYOUTS } from '@nimble-lever/core/keys/layouts/list';
 import {
   compareMemory,
   planMemory,
@@ -17,6 +18,7 @@ import {
   triggerNameIn,
 } from '@nimble-lever/core/words';
 import { useMemo, useState } from 'react';
+import { selectLayout } from '../../app/keyboard/keyboardSlice.ts';
 import { makeEdits } from '../../app/setup/edits.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
@@ -39,6 +41,8 @@ const Table = styled('table')(({ theme: { vars } }) => ({
   '& .differs': { color: vars?.palette.tokens.brick },
 }));
 
+const layoutName = (id: string) => LAYOUTS.find((layout) => layout.id === id)?.name ?? id;
+
 /** What the device itself can keep of a profile. */
 interface Props {
   readonly device: Device;
@@ -54,9 +58,13 @@ export function MemoryTab({ device, profile }: Props) {
   const [failed, setFailed] = useState(false);
   const [asking, setAsking] = useState(false);
   const dispatch = useAppDispatch();
+  const layout = useAppSelector(selectLayout);
   const size = device.memory?.slotBytes ?? 0;
   // Planned for the whole profile, so that what does not fit is known before anything is stored.
-  const plan = useMemo(() => planMemory(setup, device, profile, size), [setup, device, profile, size]);
+  const plan = useMemo(
+    () => planMemory(setup, device, profile, size, layout),
+    [setup, device, profile, size, layout],
+  );
   // biome-ignore lint/correctness/useExhaustiveDependencies: read anew after storing.
   const read = useMemo(() => readMemory(device, readSlot(device.id, slot)), [device, slot, stored]);
   if (!device.memory) {
@@ -69,8 +77,8 @@ export function MemoryTab({ device, profile }: Props) {
   const nameOf = (control: string, trigger: (typeof plan.entries)[number]['trigger']) =>
     triggerNameIn(setup, device.id, control, trigger);
   // What is stored against what would be: the two drift apart with every edit.
-  const differences = compareMemory(read.ok ? read.value : [], plan.entries);
-  const isOther = read.ok && read.value.length > 0 && differences.some(({ same }) => !same);
+  const differences = compareMemory(read.ok ? read.value.entries : [], plan.entries);
+  const isOther = read.ok && read.value.entries.length > 0 && differences.some(({ same }) => !same);
   const storeAsked = () => {
     // What would be lost is asked about; an empty slot, or one with the same in it, is not.
     if (isOther && !asking) return setAsking(true);
@@ -78,11 +86,11 @@ export function MemoryTab({ device, profile }: Props) {
     store();
   };
   const takeOver = () => {
-    if (read.ok) dispatch(makeEdits(takeOverMemory(setup, device.id, profile, read.value)));
+    if (read.ok) dispatch(makeEdits(takeOverMemory(setup, device.id, profile, read.value.entries, layout)));
   };
   const store = () => {
     // A browser may refuse to keep things; then nothing was stored, and that is said.
-    setFailed(!writeSlot(device.id, slot, writeMemory(device, plan.entries)));
+    setFailed(!writeSlot(device.id, slot, writeMemory(device, { layout: layout.id, entries: plan.entries })));
     setStored(stored + 1);
   };
   return (
@@ -131,6 +139,9 @@ export function MemoryTab({ device, profile }: Props) {
         </div>
         {failed && <p role="alert">{WORDS.notKept}</p>}
         {!read.ok && <p>{memoryProblemWords(read.problem)}</p>}
+        {read.ok && read.value.layout !== null && read.value.layout !== layout.id && (
+          <p role="note">{WORDS.storedFor(layoutName(read.value.layout), layout.name)}</p>
+        )}
       </TuneCard>
       <TuneCard title={WORDS.verdict} onReset={null}>
         <Table>

@@ -172,6 +172,8 @@ export const WORDS = {
   keepStored: 'Keep what is there',
   takeOver: 'Take over into the set-up',
   takeOverMeans: 'Sets in this program what the slot holds; one edit, which can be undone',
+  storedFor: (layout: string, here: string) =>
+    `The keys in this slot were chosen for a keyboard with ${layout}. On ${here} they may mean something else; store it again to use it here.`,
   memoryHint: 'So that the simplest part works where Nimble Lever is not.',
   noMemory: 'This device has no memory of its own: without Nimble Lever it does what it does by itself.',
   slot: 'Slot',

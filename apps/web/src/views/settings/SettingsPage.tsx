@@ -3,7 +3,7 @@ import MenuItem from '@mui/material/MenuItem';
 import { styled } from '@mui/material/styles';
 import TextField from '@mui/material/TextField';
 import type { Platform } from '@nimble-lever/core/keys';
-import { LAYOUTS, type LayoutEntry } from '@nimble-lever/core/keys/layouts';
+import { LAYOUTS, type LayoutEntry } from '@nimble-lever/core/keys/layouts/list';
 import { chooseLayout, choosePlatform } from '../../app/keyboard/keyboard.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { DrawnKeyboard } from '../../pieces/DrawnKeyboard.tsx';

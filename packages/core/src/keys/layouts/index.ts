@@ -1,15 +1,22 @@
-export { guessLayouts } from './guessLayout.ts';
+export { byPlace, hasKey } from './instead.ts';
+export { keyValue } from './keyValue.ts';
 export {
   deadMark,
   type Layout,
   type LayoutData,
   layoutDataSchema,
   type Press,
-  pressFor,
   readLayout,
   type Way,
 } from './layout.ts';
-export { LAYOUTS, type LayoutEntry, TELLING_KEYS, USUAL_LAYOUT } from './layoutList.ts';
-export { type Reached, reachShortcut } from './reach.ts';
+export { type KeyPressed, meaningOf, shortcutOf } from './meaning.ts';
+export {
+  type KeysBy,
+  type KeysToPress,
+  type NoKey,
+  type Resolved,
+  type ResolvedWay,
+  resolveShortcut,
+} from './resolve.ts';
 export { typeText, type Untypeable } from './typing.ts';
-export { byAltGr, hasKey, type WouldDo, wouldDo } from './wouldDo.ts';
+export { US_LAYOUT } from './usLayout.ts';

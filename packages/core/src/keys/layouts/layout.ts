@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { capitalOf } from '../character.ts';
 import type { Legends } from '../displayShortcut.ts';
 import { KEY_BY_CODE, KEY_TABLE } from '../keyTable.ts';
 
@@ -35,9 +36,31 @@ export interface Layout {
   readonly keys: LayoutData['keys'];
   /** By character: every way to type it, fewest and easiest presses first. */
   readonly ways: ReadonlyMap<string, readonly Way[]>;
+  /** By character, dead keys by the mark they make: every single press of a writing key, easiest first. */
+  readonly presses: ReadonlyMap<string, readonly Press[]>;
+  /** Whether Latin letters are written on its keys without a modifier. */
+  readonly hasLatin: boolean;
   /** What the writing keys are labelled with. */
   readonly legends: Legends;
 }
+
+/** What a dead key is called, and counts as in a shortcut: its mark by itself, where Unicode has one. */
+const MARKS: Readonly<Record<string, string>> = {
+  '\u0300': '`',
+  '\u0301': '´',
+  '\u0302': '^',
+  '\u0303': '~',
+  '\u0304': '¯',
+  '\u0306': '˘',
+  '\u0307': '˙',
+  '\u0308': '¨',
+  '\u030a': '˚',
+  '\u030b': '˝',
+  '\u030c': 'ˇ',
+  '\u0327': '¸',
+  '\u0328': '˛',
+  '\u0342': '῀',
+};
 
 /** What a dead key gives with the space bar, by its mark (X.Org's Compose for en_US.UTF-8). */
 const SPACING: Readonly<Record<string, string>> = {
@@ -76,7 +99,35 @@ export function readLayout({ id, name, keys }: LayoutData): Layout {
     }
   }
   for (const list of ways.values()) list.sort(compareWays);
-  return { id, name, keys, ways, legends: legendsOf(keys) };
+  const presses = pressesOf(keys);
+  const hasLatin = Array.from('abcdefghijklmnopqrstuvwxyz').every((letter) =>
+    isPlain(presses.get(letter)?.[0]),
+  );
+  return { id, name, keys, ways, presses, hasLatin, legends: legendsOf(keys) };
+}
+
+const isPlain = (press: Press | undefined) => press !== undefined && !press.shift && !press.altGr;
+
+/** Single presses of writing keys by what they type, easiest first. */
+function pressesOf(keys: LayoutData['keys']): Layout['presses'] {
+  const presses = new Map<string, Press[]>();
+  for (const [code, levels] of Object.entries(keys)) {
+    if (KEY_BY_CODE.get(code)?.kind !== 'writing') continue;
+    levels.forEach((typed, level) => {
+      const character = keyCharacter(typed);
+      if (character === '') return;
+      const press = { code, shift: level % 2 === 1, altGr: level >= 2 };
+      presses.set(character, [...(presses.get(character) ?? []), press]);
+    });
+  }
+  for (const list of presses.values()) list.sort((a, b) => compareWays([a], [b]));
+  return presses;
+}
+
+/** What a key counts as that types this: itself, or a dead key's mark. */
+export function keyCharacter(typed: string): string {
+  const mark = deadMark(typed);
+  return mark === null ? typed : (MARKS[mark] ?? typed);
 }
 
 /** The combining mark of a dead key, or null for a character. */
@@ -113,20 +164,26 @@ function compareWays(a: Way, b: Way): number {
   return a.length - b.length || effort(a) - effort(b) || place(a) - place(b);
 }
 
-/** Labels as they are printed: letters as capitals, a dead key as its mark alone. */
+/**
+ * Labels as they are printed: letters as the capitals they type with Shift, a dead key as its mark. Where two keys would
+ * have the same although they type different letters (σ and ς), the one whose capital it is has it.
+ */
 function legendsOf(keys: LayoutData['keys']): Legends {
-  const labels = Object.entries(keys).flatMap(([code, [plain = '']]): [string, string][] => {
-    const mark = deadMark(plain);
-    if (mark) return [[code, SPACING[mark] ?? plain]];
+  const writing = Object.entries(keys).filter(([code]) => KEY_BY_CODE.get(code)?.kind === 'writing');
+  const printed = writing.flatMap(([code, [typed = '', shifted = '']]) => {
+    const plain = keyCharacter(typed);
     if (plain.trim() === '') return [];
-    const capital = plain.toUpperCase();
-    return [[code, Array.from(capital).length === 1 ? capital : plain]];
+    const isCapital = /^\p{Ll}$/u.test(plain) && /^\p{Lu}$/u.test(shifted);
+    return [{ code, plain, label: isCapital ? shifted : capitalOf(plain) }];
   });
-  return new Map(labels.filter(([code]) => KEY_BY_CODE.get(code)?.kind === 'writing'));
-}
-
-/** The easiest single press that types a character, or null where only a dead key does, or nothing. */
-export function pressFor(layout: Layout, character: string): Press | null {
-  const [way] = layout.ways.get(character) ?? [];
-  return way?.length === 1 ? (way[0] ?? null) : null;
+  const isTaken = ({ plain, label }: (typeof printed)[number]) =>
+    printed.some(
+      (other) => other.label === label && other.plain !== plain && capitalOf(other.plain) === label,
+    );
+  return new Map(
+    printed.map((key) => [
+      key.code,
+      capitalOf(key.plain) !== key.label && isTaken(key) ? key.plain : key.label,
+    ]),
+  );
 }

@@ -77,6 +77,3 @@ export const LAYOUTS: readonly LayoutEntry[] = [
   { id: 'jp', name: 'Japanese', plain: ' 1234567890-^qwertyuiop@[]asdfghjkl;:zxcvbnm,./<' },
   { id: 'kr', name: 'Korean', plain: "`1234567890-=qwertyuiop[]\\asdfghjkl;'zxcvbnm,./<" },
 ];
-
-/** The layout that is taken until the person says otherwise. */
-export const USUAL_LAYOUT = 'us';

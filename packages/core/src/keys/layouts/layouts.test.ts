@@ -4,13 +4,12 @@ import path from 'node:path';
 import { promisify } from 'node:util';
 import { KEY_BY_X_KEYCODE } from '../keyTable.ts';
 import { parseShortcut } from '../parseShortcut.ts';
-import { formatShortcut } from '../shortcut.ts';
 import { guessLayouts } from './guessLayout.ts';
 import { type Layout, layoutDataSchema, readLayout } from './layout.ts';
 import { LAYOUTS, TELLING_KEYS } from './layoutList.ts';
-import { reachShortcut } from './reach.ts';
+import { resolveShortcut } from './resolve.ts';
 import { typeText } from './typing.ts';
-import { hasKey, wouldDo } from './wouldDo.ts';
+import { US_LAYOUT } from './usLayout.ts';
 
 const run = promisify(execFile);
 const dataOf = (id: string) =>
@@ -98,6 +97,20 @@ test.each(LAYOUTS.map(({ id }) => id))('%s types every character of Latin-1 as x
       wrong.push(`${character}: ${ours.join()} is not ${known.join()}`);
   }
   expect(wrong).toEqual([]);
+  // What a shortcut's character becomes types that character there: libxkbcommon, given the keys that are pressed.
+  for (const character of [...LATIN_1.values()].filter((each) => each > '~' || !/[\dA-Z\s]/.test(each))) {
+    const shortcut = parseShortcut(`Ctrl+${character}`);
+    const resolved = shortcut.ok ? resolveShortcut(shortcut.value, layout, 'character') : null;
+    if (!resolved?.ok) continue;
+    const { codes, way } = resolved.value;
+    if (way !== 'plain' && way !== 'shift' && way !== 'altgr') continue;
+    const press = told(codes.at(-1) ?? '', codes.includes('ShiftLeft'), codes.includes('AltRight'));
+    const typed = [character, character.toLowerCase(), character.toUpperCase()].flatMap(
+      (each) => theirs.get(each) ?? [],
+    );
+    const isDead = layout.keys[codes.at(-1) ?? '']?.some((level) => level.startsWith('◌'));
+    if (!isDead) expect([id, character, typed.includes(press)]).toEqual([id, character, true]);
+  }
 });
 
 /** Dead-key sequences of X.Org's Compose file (libx11-data): by dead key's mark and base, the result. */
@@ -167,56 +180,38 @@ test('text becomes presses; what cannot be typed is told with its place', () => 
   expect(typeText(layoutOf('us'), 'a漢')).toEqual({ ok: false, problem: { character: '漢', at: 1 } });
 });
 
-test.each([
-  ['us', 'Ctrl+[', 'Ctrl+[', 'typed'],
-  ['us', 'Ctrl+Shift+Z', 'Ctrl+Shift+Z', 'typed'],
-  ['de', 'Ctrl+Z', 'Ctrl+Y', 'typed'],
-  ['de', 'Ctrl+[', 'Ctrl+AltGr+8', 'with-altgr'],
-  ['de', '[', 'AltGr+8', 'typed'],
-  ['de', 'Ctrl+Ü', 'Ctrl+[', 'typed'],
-  ['de', 'Ctrl++', 'Ctrl+]', 'typed'],
-  ['fr', 'Ctrl+1', 'Ctrl+Shift+1', 'typed'],
-  ['fr', 'Ctrl+A', 'Ctrl+Q', 'typed'],
-  ['ru', 'Ctrl+Z', 'Ctrl+Z', 'by-position'],
-  ['ru', 'Ctrl+Я', 'Ctrl+Z', 'typed'],
-  ['gr', 'F5', 'F5', 'typed'],
-  ['jp', 'Ctrl+ArrowLeft', 'Ctrl+ArrowLeft', 'typed'],
-])('on %s, %s is the keys %s (%s)', (id, text, keys, how) => {
-  const reached = reachShortcut(text, layoutOf(id));
-  expect(reached.ok && [formatShortcut(reached.value.shortcut), reached.value.how]).toEqual([keys, how]);
-});
-
-test.each([
-  ['de', 'Ctrl+AltGr+8', ['Ctrl+[ by place']],
-  ['de', 'Alt+AltGr+-', ['Alt+\\ by place']],
-  ['de', 'Ctrl+AltGr+7', []],
-  ['de', 'AltGr+8', []],
-  ['de', 'Ctrl+Y', []],
-  ['us', 'Ctrl+IntlRo', ['Ctrl+\\ by character']],
-  ['de', 'Ctrl+IntlYen', []],
-  ['jp', 'Ctrl+IntlRo', []],
-])('on %s, instead of %s these would do: %j', (id, text, expected) => {
-  const parsed = parseShortcut(text);
-  if (!parsed.ok) throw new Error(`“${text}” is no shortcut`);
-  const found = wouldDo(parsed.value, layoutOf(id));
-  expect(found.map(({ shortcut, goesBy }) => `${formatShortcut(shortcut)} by ${goesBy}`)).toEqual(expected);
-});
-
-test('keys of other countries are not on every keyboard', () => {
-  expect(hasKey(layoutOf('jp'), 'IntlRo')).toBe(true);
-  expect(hasKey(layoutOf('us'), 'IntlRo')).toBe(false);
-  expect(hasKey(layoutOf('us'), 'F5')).toBe(true);
-});
-
 test('legends are what is printed on the keys', () => {
-  const { legends } = layoutOf('de');
-  expect(['KeyY', 'BracketLeft', 'Minus', 'Equal', 'Backquote'].map((code) => legends.get(code))).toEqual([
+  const labels = (id: string, ...codes: string[]) => codes.map((code) => layoutOf(id).legends.get(code));
+  expect(labels('de', 'KeyY', 'BracketLeft', 'Minus', 'Equal', 'Backquote')).toEqual([
     'Z',
     'Ü',
     'ß',
-    "'",
+    '´',
     '^',
   ]);
+  expect(labels('tr', 'KeyI', 'Quote')).toEqual(['I', 'İ']);
+  expect(labels('gr', 'KeyW', 'KeyS')).toEqual(['ς', 'Σ']);
+  expect(labels('be', 'Backslash')).toEqual(['µ']);
+});
+
+test.each(LAYOUTS.map(({ id }) => id))(
+  'no two keys of %s have one label and type different characters',
+  (id) => {
+    const { legends, keys } = layoutOf(id);
+    const byLabel = new Map<string, Set<string>>();
+    for (const [code, label] of legends) {
+      const typed = byLabel.get(label) ?? new Set();
+      byLabel.set(label, typed.add(keys[code]?.[0] ?? ''));
+    }
+    expect([...byLabel].filter(([, typed]) => typed.size > 1)).toEqual([]);
+  },
+);
+
+test('the United States layout of the key table is that of xkb-data', () => {
+  const { keys, legends } = layoutOf('us');
+  const { IntlBackslash: _extra, ...own } = keys;
+  expect(US_LAYOUT.keys).toEqual(own);
+  for (const [code, legend] of US_LAYOUT.legends) expect(legends.get(code)).toBe(legend);
 });
 
 test('the list of layouts says what their data say', () => {

@@ -103,6 +103,8 @@ export function demoSetup(): Setup {
   ];
   return {
     name: 'Saltmarsh Paper Theatre',
+    keyboards: {},
+    madeOn: 'us',
     devices: rig(),
     commonCommands: demoCommonCommands(),
     programs: [larkframe(), brindle(), hushbox(), tallow(), quillboard(), fernway(), tinCan()],

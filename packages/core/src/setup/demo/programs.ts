@@ -12,12 +12,20 @@ const commands = (rows: readonly Row[], prefix = ''): Command[] =>
     shortcut,
     family,
     intent: intent ?? null,
+    keysBy: null,
+    onLayout: {},
   }));
 
 /** A program that is recognised by its executable. */
-const program = (id: string, name: string, rows: readonly Row[]): Program => ({
+const program = (
+  id: string,
+  name: string,
+  rows: readonly Row[],
+  keysBy: Program['keysBy'] = 'character',
+): Program => ({
   id,
   name,
+  keysBy,
   rules: [executableRule(id)],
   commands: commands(rows, `${id}-`),
 });
@@ -83,26 +91,31 @@ export const brindle = (): Program =>
 
 /** Sound. */
 export const hushbox = (): Program =>
-  program('hushbox', 'Hushbox', [
-    ['scrub-on', 'Scrub on', 'L', 'time', 'next-moment'],
-    ['scrub-back', 'Scrub back', 'J', 'time', 'previous-moment'],
-    ['play', 'Play or stop', 'Space', 'time', 'play'],
-    ['start', 'Go to the start', 'Home', 'time', 'first-moment'],
-    ['end', 'Go to the end', 'End', 'time', 'last-moment'],
-    ['split', 'Split here', 'Ctrl+E', 'edit', 'split'],
-    ['marker', 'Set a marker', 'M', 'edit', 'marker'],
-    ['zoom-selection', 'Zoom to selection', 'Z', 'view', 'zoom-in'],
-    ['fit', 'Fit in window', 'F', 'view', 'fit'],
-    ['closer', 'Look closer', 'Ctrl+=', 'view'],
-    ['wider', 'Look wider', 'Ctrl+-', 'view', 'zoom-out'],
-    ['select-on', 'Select on', 'Shift+L', 'time'],
-    ['select-back', 'Select back', 'Shift+J', 'time'],
-    ['next-marker', 'Next marker', 'PageDown', 'move', 'next-item'],
-    ['previous-marker', 'Previous marker', 'PageUp', 'move', 'previous-item'],
-    ['silence', 'Silence the selection', 'Delete', 'edit', 'delete'],
-    ['undo', 'Undo', 'Ctrl+Z', 'edit', 'undo'],
-    ['redo', 'Redo', 'Ctrl+Shift+Z', 'edit', 'redo'],
-  ]);
+  program(
+    'hushbox',
+    'Hushbox',
+    [
+      ['scrub-on', 'Scrub on', 'L', 'time', 'next-moment'],
+      ['scrub-back', 'Scrub back', 'J', 'time', 'previous-moment'],
+      ['play', 'Play or stop', 'Space', 'time', 'play'],
+      ['start', 'Go to the start', 'Home', 'time', 'first-moment'],
+      ['end', 'Go to the end', 'End', 'time', 'last-moment'],
+      ['split', 'Split here', 'Ctrl+E', 'edit', 'split'],
+      ['marker', 'Set a marker', 'M', 'edit', 'marker'],
+      ['zoom-selection', 'Zoom to selection', 'Z', 'view', 'zoom-in'],
+      ['fit', 'Fit in window', 'F', 'view', 'fit'],
+      ['closer', 'Look closer', 'Ctrl+=', 'view'],
+      ['wider', 'Look wider', 'Ctrl+-', 'view', 'zoom-out'],
+      ['select-on', 'Select on', 'Shift+L', 'time'],
+      ['select-back', 'Select back', 'Shift+J', 'time'],
+      ['next-marker', 'Next marker', 'PageDown', 'move', 'next-item'],
+      ['previous-marker', 'Previous marker', 'PageUp', 'move', 'previous-item'],
+      ['silence', 'Silence the selection', 'Delete', 'edit', 'delete'],
+      ['undo', 'Undo', 'Ctrl+Z', 'edit', 'undo'],
+      ['redo', 'Redo', 'Ctrl+Shift+Z', 'edit', 'redo'],
+    ],
+    'place',
+  );
 
 /** Colour grading. */
 export const tallow = (): Program =>

@@ -14,6 +14,8 @@ const WHOLE: ReadonlySet<string> = new Set([
   'class',
   'title',
   'stored',
+  'onLayout',
+  'keyboards',
 ]);
 
 /** Whether a field is set as a whole, never part by part. */

@@ -41,7 +41,7 @@ const array = (of: ItemKind, limit: ItemList['limit']): ItemList => ({ of, as: '
 export const ITEMS = {
   setup: {
     whole: setupSchema,
-    own: setupSchema.pick({ name: true }),
+    own: setupSchema.pick({ name: true, keyboards: true, madeOn: true }),
     lists: {
       devices: array('device', 'devices'),
       commonCommands: array('command', 'commands'),

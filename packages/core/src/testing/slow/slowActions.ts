@@ -1,7 +1,7 @@
 import { type Action, BASE_LAYER, EVERYWHERE, type Macro, type Setup } from '../../setup/index.ts';
 import type { SlowClock } from './slowClock.ts';
-import { codesIn, type SlowDesk, type To } from './slowDesk.ts';
-import { type Choice, inKeys, type Sends } from './slowLook.ts';
+import type { SlowDesk, To } from './slowDesk.ts';
+import { type Choice, inKeys, type Sends, type SlowAction } from './slowLook.ts';
 import { SlowMacro } from './slowMacro.ts';
 
 /** Ends what was begun. */
@@ -9,7 +9,7 @@ export type End = () => void;
 
 export interface OpenMenu {
   readonly menu: string;
-  readonly items: readonly Action[];
+  readonly items: readonly SlowAction[];
   readonly owner: Choice;
   readonly program: string | null;
   readonly focus: boolean;
@@ -106,11 +106,17 @@ export class SlowActions {
   }
 
   /** What goes to a program; null for what changes something of the engine's own. */
-  #send(action: Action, to: To): End | null {
+  #send(action: SlowAction, to: To): End | null {
     const { desk } = this;
     switch (action.kind) {
       case 'shortcut': {
-        const downs = desk.pressAll(to, codesIn(action.shortcut), false);
+        const chords = desk.keysOf(to, action) ?? [];
+        const [only] = chords;
+        if (!only || chords.length > 1) {
+          for (const codes of chords) desk.exactly(to, codes, [], () => desk.tapKeys(to, codes));
+          return nothing;
+        }
+        const downs = desk.pressAll(to, only, false);
         return () => {
           for (const down of downs.toReversed()) desk.lift(down);
         };
@@ -122,10 +128,13 @@ export class SlowActions {
       case 'message':
         desk.message(to, action.message, 1);
         return () => desk.message(to, action.message, 0);
-      case 'sequence':
-        for (const codes of action.shortcuts.map(codesIn))
+      case 'sequence': {
+        const all = action.shortcuts.map((shortcut) => desk.keysOf(to, { kind: 'shortcut', shortcut }));
+        if (all.some((each) => each === null)) return nothing;
+        for (const codes of all.flatMap((each) => each ?? []))
           desk.exactly(to, codes, [], () => desk.tapKeys(to, codes));
         return nothing;
+      }
       case 'text':
         desk.exactly(to, [], [], () => desk.send(to, { kind: 'text', text: action.text }));
         return nothing;
@@ -148,7 +157,7 @@ export class SlowActions {
     }
   }
 
-  #change(action: Action, owner: Choice, to: To, focus: boolean): End {
+  #change(action: SlowAction, owner: Choice, to: To, focus: boolean): End {
     switch (action.kind) {
       case 'layer':
         return action.mode === 'once' ? this.#once(action.layer, owner) : this.#keepOn(action.layer, owner);
@@ -188,7 +197,7 @@ export class SlowActions {
   }
 
   /** What the items of a menu do. */
-  itemsOf(menu: string): readonly Action[] {
+  itemsOf(menu: string): readonly SlowAction[] {
     const items = this.setup.radialMenus.find(({ id }) => id === menu)?.items ?? [];
     return items.map((item) => inKeys(this.setup, EVERYWHERE, item.action));
   }

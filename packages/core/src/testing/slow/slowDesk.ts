@@ -1,7 +1,8 @@
 import type { DistributiveOmit } from '../../distributiveOmit.ts';
 import type { Stroke } from '../../engine/index.ts';
-import { codesOf, modifierOf, parseShortcut } from '../../keys/index.ts';
+import { modifierOf } from '../../keys/index.ts';
 import type { Message, Place } from '../../setup/index.ts';
+import type { Keyed } from './slowTyping.ts';
 
 type Body = DistributiveOmit<Stroke, 't' | 'cause' | 'device' | 'program' | 'computer'>;
 
@@ -23,16 +24,14 @@ export interface Down {
 
 const ALL_MODIFIERS = ['Control', 'Shift', 'Alt', 'Meta'].flatMap((name) => [`${name}Left`, `${name}Right`]);
 
-/** The keys a shortcut names, in the order in which they go down. */
-export function codesIn(shortcut: string): readonly string[] {
-  const parsed = parseShortcut(shortcut);
-  return parsed.ok ? codesOf(parsed.value) : [];
-}
-
 /** Everything sent so far, and the list of what is held down; a thing is down while anything holds it. */
 export class SlowDesk {
   now = 0;
   readonly strokes: Bare[] = [];
+
+  /** @param keysOf the keys of a shortcut, for who gets it; null where they cannot be typed */
+  constructor(readonly keysOf: (to: To, keyed: Keyed) => readonly (readonly string[])[] | null) {}
+
   #downs: Down[] = [];
 
   send({ device, program, computer }: To, body: Body): void {

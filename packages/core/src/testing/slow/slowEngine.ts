@@ -1,5 +1,5 @@
 import type { Trigger } from '../../devices/index.ts';
-import type { EngineEvent } from '../../engine/index.ts';
+import type { EngineEvent, Keyboards } from '../../engine/index.ts';
 import type { FrontWindow } from '../../resolve/index.ts';
 import { applyEdit, type Setup } from '../../setup/index.ts';
 import type { Happens } from '../arbitraryEvents.ts';
@@ -10,6 +10,7 @@ import { SlowEnding } from './slowEnding.ts';
 import { type Choice, controlIn, look, profileFor } from './slowLook.ts';
 import { SlowMoves } from './slowMoves.ts';
 import { SlowPresses } from './slowPresses.ts';
+import { slowKeys } from './slowTyping.ts';
 import type { SlowWorld } from './slowWorld.ts';
 
 /**
@@ -17,7 +18,7 @@ import type { SlowWorld } from './slowWorld.ts';
  * compiled, nothing kept ready, everything is looked up and walked anew. For checking the fast one.
  */
 export class SlowEngine {
-  readonly #desk = new SlowDesk();
+  readonly #desk: SlowDesk;
   readonly #clock = new SlowClock();
   readonly #actions: SlowActions;
   readonly #presses: SlowPresses;
@@ -28,12 +29,17 @@ export class SlowEngine {
   readonly #fronts = new Map<string | null, FrontWindow | null>();
   #pinned: string | null = null;
 
-  constructor(setup: Setup) {
+  constructor(setup: Setup, keyboards: Keyboards) {
     this.#setup = setup;
+    const inFront = (computer: string | null) =>
+      this.#setup.profiles[profileFor(this.#setup, this.#frontAt(computer), null)]?.program ?? null;
+    this.#desk = new SlowDesk(({ program, computer }, keyed) => {
+      const reader = this.#setup.programs.find(({ id }) => id === (program ?? inFront(computer)));
+      return slowKeys(keyed, keyboards, computer, reader);
+    });
     this.#actions = new SlowActions(setup, this.#desk, this.#clock, {
       profile: (computer) => this.#profileAt(computer),
-      programInFront: (computer) =>
-        this.#setup.profiles[profileFor(this.#setup, this.#frontAt(computer), null)]?.program ?? null,
+      programInFront: inFront,
       pin: (profile) => this.#pin(profile),
       letGo: (device) => this.#ending.letGo(device, false),
     });

@@ -12,6 +12,7 @@ import {
   type Setup,
 } from '../../setup/index.ts';
 import { withSettings } from './slowTuning.ts';
+import type { Keyed } from './slowTyping.ts';
 
 /** Where a binding was found. */
 export interface Found {
@@ -20,9 +21,12 @@ export interface Found {
   readonly layer: string;
 }
 
+/** An action with what the command behind it says of its keys. */
+export type SlowAction = Exclude<Action, { kind: 'shortcut' }> | Keyed;
+
 /** What is sent, how and where to. */
 export interface Sends {
-  readonly action: Action;
+  readonly action: SlowAction;
   readonly style: PressStyle;
   readonly repeat: { readonly delayMs: number; readonly everyMs: number };
   readonly guard: Guard | null;
@@ -141,10 +145,11 @@ function sendsOf(setup: Setup, profile: string, behaviour: Behaviour, native: Ac
 }
 
 /** A command as the shortcut it has. */
-export function inKeys(setup: Setup, profileId: string, action: Action): Action {
+export function inKeys(setup: Setup, profileId: string, action: Action): SlowAction {
   const profile = setup.profiles[profileId];
   if (action.kind !== 'command' || !profile) return action;
-  return { kind: 'shortcut', shortcut: commandOf(setup, profile, action.command)?.shortcut ?? '' };
+  const { shortcut = '', keysBy = null, onLayout = {} } = commandOf(setup, profile, action.command) ?? {};
+  return { kind: 'shortcut', shortcut, keysBy, onLayout };
 }
 
 /** Whether a use would be decided by the same binding now. */

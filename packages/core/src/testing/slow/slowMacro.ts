@@ -1,6 +1,6 @@
 import type { Macro, MacroStep, Setup } from '../../setup/index.ts';
 import type { Due, SlowClock } from './slowClock.ts';
-import { codesIn, type Down, type SlowDesk, type To } from './slowDesk.ts';
+import type { Down, SlowDesk, To } from './slowDesk.ts';
 import type { Choice } from './slowLook.ts';
 
 type Plain = Exclude<MacroStep, { kind: 'wait' | 'repeat' | 'macro' }>;
@@ -125,8 +125,8 @@ export class SlowMacro {
       );
     switch (step.kind) {
       case 'shortcut': {
-        const codes = codesIn(step.shortcut);
-        exactly(codes, () => desk.tapKeys(this.to, codes));
+        const [codes] = desk.keysOf(this.to, step) ?? [];
+        if (codes) exactly(codes, () => desk.tapKeys(this.to, codes));
         return;
       }
       case 'key-down':

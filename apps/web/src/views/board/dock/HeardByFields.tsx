@@ -1,6 +1,7 @@
 import MenuItem from '@mui/material/MenuItem';
 import Select from '@mui/material/Select';
 import { styled } from '@mui/material/styles';
+import { keysByOf } from '@nimble-lever/core/setup';
 import { programName } from '@nimble-lever/core/words';
 import { useState } from 'react';
 import type { ActionTarget } from '../../../editors/actionTarget.ts';
@@ -39,6 +40,7 @@ export function HeardByFields({ edits }: { readonly edits: CellEdits }) {
     setAction: (sends) => setBehaviour({ ...off, sends }),
   };
   const take = (notation: string) => takeSteps(target, notation);
+  const keysBy = keysByOf(setup, { program: off.heardBy[0] ?? null });
   return (
     <Line>
       {WORDS.heardBy}
@@ -68,6 +70,7 @@ export function HeardByFields({ edits }: { readonly edits: CellEdits }) {
           {recording ? (
             <LiveRecorder
               onTaken={take}
+              keysBy={keysBy}
               onCompose={() => setComposing(true)}
               onLeave={() => setRecording(false)}
             />
@@ -81,7 +84,7 @@ export function HeardByFields({ edits }: { readonly edits: CellEdits }) {
           )}
         </>
       )}
-      <Composer open={composing} onUse={take} onClose={() => setComposing(false)} />
+      <Composer open={composing} keysBy={keysBy} onUse={take} onClose={() => setComposing(false)} />
     </Line>
   );
 }

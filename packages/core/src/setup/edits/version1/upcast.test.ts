@@ -91,7 +91,7 @@ test.each<[string, unknown, unknown, object, object]>([
         {
           kind: 'add',
           at: 'programs/inkwell',
-          item: { ...inkwell, rules: [{ id: 'rule-1', ...inkwell.rules[0] }] },
+          item: { ...inkwell, keysBy: 'character', rules: [{ id: 'rule-1', ...inkwell.rules[0] }] },
           after: 'larkframe',
         },
         { kind: 'add', at: 'profiles/inkwell', item: inkwellProfile, after: null },

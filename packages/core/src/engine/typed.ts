@@ -1,0 +1,64 @@
+import { parseSteps } from '../keys/index.ts';
+import { type KeysBy, type Layout, type NoKey, resolveShortcut } from '../keys/layouts/index.ts';
+import { ok, type Result } from '../result.ts';
+import type { Compiled } from './compile.ts';
+import { programAt } from './destination.ts';
+import type { Typed } from './effect.ts';
+import { keyboardOf } from './keyboards.ts';
+import type { Destination } from './state.ts';
+import type { StepContext } from './stepContext.ts';
+
+/** Shortcuts as the codes of their keys, in the order in which they go down. */
+export type Chords = readonly (readonly string[])[];
+
+/** Nothing to press. */
+const NONE: Chords = [];
+
+/**
+ * The keys that make who gets it read a shortcut: by the layout of the computer and by what the program goes by. What
+ * cannot be typed there is said, and comes to no keys at all.
+ */
+export function keysFor(context: StepContext, to: Destination, typed: Typed): Chords {
+  const { compiled, state } = context;
+  const layout = keyboardOf(compiled.keyboards, to.computer);
+  const program = to.program ?? programAt(state, to.computer);
+  const reads = program !== null && compiled.readsPlaces.has(program) ? 'place' : 'character';
+  const shortcut = typed.onLayout[layout.id] ?? typed.shortcut;
+  const found = chordsOn(compiled, layout, typed.keysBy ?? reads, shortcut);
+  if (found.ok) return found.value;
+  context.changes.push({ kind: 'no-key', shortcut, missing: found.problem, layout: layout.name });
+  return NONE;
+}
+
+/** The keys of shortcuts one after the other; none where one of them cannot be typed: half of it would do harm. */
+export function keysForAll(context: StepContext, to: Destination, all: readonly Typed[]): Chords {
+  const chords = all.map((typed) => keysFor(context, to, typed));
+  return chords.some((each) => each.length === 0) ? NONE : chords.flat();
+}
+
+/** Found once for each layout and shortcut. */
+function chordsOn(
+  { memo }: Compiled,
+  layout: Layout,
+  keysBy: KeysBy,
+  shortcut: string,
+): Result<Chords, NoKey> {
+  const key = `${layout.id} ${keysBy} ${shortcut}`;
+  const before = memo.keys.get(key);
+  if (before) return before;
+  const found = chordsOf(shortcut, layout, keysBy);
+  memo.keys.set(key, found);
+  return found;
+}
+
+/** The keys of a shortcut's steps on a layout. What cannot be read has none; a sound set-up has no such shortcut. */
+export function chordsOf(shortcut: string, layout: Layout, keysBy: KeysBy): Result<Chords, NoKey> {
+  const steps = parseSteps(shortcut);
+  const chords: (readonly string[])[] = [];
+  for (const step of steps.ok ? steps.value : []) {
+    const resolved = resolveShortcut(step, layout, keysBy);
+    if (!resolved.ok) return resolved;
+    chords.push(resolved.value.codes);
+  }
+  return ok(chords);
+}
