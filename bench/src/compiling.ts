@@ -1,6 +1,7 @@
-import { type Compiled, compile, INITIAL_STATE, step } from '@nimble-lever/core/engine';
+import { type Compiled, chordsOf, compile, INITIAL_STATE, step } from '@nimble-lever/core/engine';
+import type { Layout } from '@nimble-lever/core/keys/layouts';
 import { resolveProfile } from '@nimble-lever/core/resolve';
-import { acting, applyEdit, type Edit, itemAt, type Setup } from '@nimble-lever/core/setup';
+import { acting, applyEdit, type Edit, everyShortcut, itemAt, type Setup } from '@nimble-lever/core/setup';
 import { type Times, timed } from './times.ts';
 
 /** A window each program's rules must be asked about, its title never the same twice. */
@@ -44,4 +45,26 @@ export function timeRecompile(setup: Setup, count: number): Times {
     next += 1;
     if (setupNow) compiled = compile(setupNow, compiled);
   });
+}
+
+/**
+ * A change of the keyboard's layout: compiling for it, and finding the keys of every shortcut of the set-up on it, which is
+ * otherwise done as each is first sent.
+ */
+export function timeLayoutChange(
+  setup: Setup,
+  layouts: readonly [Layout, Layout],
+  count: number,
+): { compiling: Times; resolving: Times; shortcuts: number } {
+  let compiled: Compiled = compile(setup);
+  const compiling = timed(count, (i) => {
+    const here = layouts[i % 2 === 0 ? 0 : 1];
+    compiled = compile(setup, compiled, { here, elsewhere: new Map() });
+  });
+  const shortcuts = everyShortcut(setup);
+  const resolving = timed(count, (i) => {
+    const layout = layouts[i % 2 === 0 ? 0 : 1];
+    for (const { shortcut, keysBy } of shortcuts) chordsOf(shortcut, layout, keysBy);
+  });
+  return { compiling, resolving, shortcuts: shortcuts.length };
 }

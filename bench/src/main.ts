@@ -1,7 +1,10 @@
+import { readFileSync } from 'node:fs';
 import { cpus } from 'node:os';
+import path from 'node:path';
+import { layoutDataSchema, readLayout } from '@nimble-lever/core/keys/layouts';
 import { demoSetup } from '@nimble-lever/core/setup';
 import { scrollBoard } from './boardScroll.ts';
-import { timeCompile, timeFront, timeRecompile } from './compiling.ts';
+import { timeCompile, timeFront, timeLayoutChange, timeRecompile } from './compiling.ts';
 import { memoryGrowth, timeEvents } from './events.ts';
 import { type FirstView, firstViews } from './firstView.ts';
 import { timeDecode, timeParse } from './hid.ts';
@@ -44,6 +47,12 @@ if (server && !process.argv.includes('engine')) {
   if (!json) for (const row of rows) console.table(row);
 }
 
+/** A layout that ships, by its id. */
+function layoutOf(id: string) {
+  const file = path.join('packages/core/src/keys/layouts/xkb', `${id}.json`);
+  return readLayout(layoutDataSchema.parse(JSON.parse(readFileSync(file, 'utf8'))));
+}
+
 /** Engine, descriptors and the Board. */
 async function engine() {
   const large = largeSetup();
@@ -56,6 +65,7 @@ async function engine() {
   const front = timeFront(large, 5000);
   const compiling = timeCompile(large, 30);
   const recompiling = timeRecompile(large, 1000);
+  const switching = timeLayoutChange(large, [layoutOf('de'), layoutOf('fr')], 30);
   const scrolling = await scrollBoard();
   const growth = memoryGrowth(large, quick ? MANY / 100 : MANY);
 
@@ -67,6 +77,7 @@ async function engine() {
       front,
       compiling,
       recompiling,
+      switching,
       growth,
       scrolling,
       machines,
@@ -89,6 +100,8 @@ async function engine() {
       row('a change of front, whole', front.event, 'under 200'),
       row('compiling anew', compiling, ''),
       row('compiling after one edit', recompiling, 'under 2000'),
+      row('compiling after a change of layout', switching.compiling, ''),
+      row(`finding the keys of all ${switching.shortcuts} shortcuts on it`, switching.resolving, ''),
       row(`reading a descriptor of ${parsing.bytes} bytes`, parsing, 'under 1000'),
       row('decoding an input report', decoding, ''),
     ]);

@@ -4,7 +4,7 @@ import '@fontsource-variable/atkinson-hyperlegible-mono/index.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { App } from './App.tsx';
-import { findKeyboard } from './app/keyboard/keyboard.ts';
+import { findKeyboard, readOtherLayouts } from './app/keyboard/keyboard.ts';
 import { keepInStep } from './app/setup/sync.ts';
 import { createStore } from './app/store.ts';
 import { openPracticeDesk } from './practice/frontWindow.ts';
@@ -14,6 +14,7 @@ const store = createStore();
 store.dispatch(openPracticeDesk(store));
 keepInStep(store);
 void findKeyboard(store);
+readOtherLayouts(store);
 // The element is in `index.html`; without it there is nothing to show an error in either.
 const root = document.getElementById('root');
 if (!root) throw new Error('The page has no root element.');

@@ -1,9 +1,7 @@
 import type { Theme } from '@mui/material/styles';
-import { displaySteps } from '@nimble-lever/core/keys';
 import type { Family } from '@nimble-lever/core/setup';
 import { FAMILY_NAMES } from '@nimble-lever/core/words';
-import { useContext } from 'react';
-import { KeyboardContext } from './keyboard.ts';
+import { Keys } from './Keys.tsx';
 
 /** What a cell of the Board shows. */
 export interface CellFace {
@@ -84,7 +82,6 @@ export function cellStyles({ theme: { vars, typography } }: { readonly theme: Th
 
 /** One cell of the Board: what a control does in a program, set here or coming from below. */
 export function Cell({ face }: { readonly face: CellFace }) {
-  const { platform, legends } = useContext(KeyboardContext);
   const { name, source, does, family, base, hasNote, shortcut } = face;
   return (
     <div
@@ -97,7 +94,11 @@ export function Cell({ face }: { readonly face: CellFace }) {
       <span className="name">{name}</span>
       {base && <span className="base">was {base}</span>}
       {hasNote && <span className="note" />}
-      {shortcut && !base && <kbd>{displaySteps(shortcut, platform, legends)}</kbd>}
+      {shortcut && !base && (
+        <kbd>
+          <Keys shortcut={shortcut} />
+        </kbd>
+      )}
     </div>
   );
 }

@@ -1,7 +1,5 @@
 import { styled } from '@mui/material/styles';
-import { displaySteps } from '@nimble-lever/core/keys';
-import { useContext } from 'react';
-import { KeyboardContext } from './keyboard.ts';
+import { Keys } from './Keys.tsx';
 
 /** The cap itself, for what is no shortcut in our notation. */
 export const Cap = styled('kbd')(({ theme: { vars, typography } }) => ({
@@ -17,11 +15,11 @@ export const Cap = styled('kbd')(({ theme: { vars, typography } }) => ({
   backgroundColor: vars?.palette.tokens.background,
 }));
 
-/**
- * A shortcut in our notation as one keycap, as the person's platform and keyboard write it; steps are parted by
- * commas. Text that is no shortcut is shown as it is.
- */
+/** A shortcut in our notation as one keycap. */
 export function Keycap({ shortcut }: { readonly shortcut: string }) {
-  const { platform, legends } = useContext(KeyboardContext);
-  return <Cap>{displaySteps(shortcut, platform, legends)}</Cap>;
+  return (
+    <Cap>
+      <Keys shortcut={shortcut} />
+    </Cap>
+  );
 }

@@ -127,4 +127,5 @@ export {
   setupSchema,
 } from './setup.ts';
 export { shortcutSchema, stepsSchema } from './shortcutSchema.ts';
+export { commandAt, everyShortcut, type ShortcutPlace } from './shortcuts/everyShortcut.ts';
 export { PART_KINDS, type PartKind, type UnreadablePart } from './unreadable.ts';

@@ -15,6 +15,7 @@ export const SWAPPED = changed('swapped', {
   KeyY: ['z', 'Z'],
   KeyZ: ['y', 'Y'],
   Digit8: ['8', '(', '['],
+  Digit0: ['0', '='],
   BracketLeft: ['ü', 'Ü'],
   Minus: ['ß', '?'],
   Equal: ['◌\u0301', '◌\u0300'],

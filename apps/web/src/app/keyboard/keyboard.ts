@@ -2,7 +2,7 @@ import type { Platform } from '@nimble-lever/core/keys';
 import { type LayoutData, readLayout } from '@nimble-lever/core/keys/layouts';
 import { z } from 'zod';
 import type { AppStore, AppThunk } from '../store.ts';
-import { layoutChosen, layoutRead, platformChosen } from './keyboardSlice.ts';
+import { layoutChosen, layoutRead, otherLayoutRead, platformChosen } from './keyboardSlice.ts';
 
 /** The keyboard belongs to the computer and not to the set-up, so the browser keeps it. */
 const NAME = 'nimble-lever:keyboard';
@@ -18,6 +18,11 @@ type Kept = z.infer<typeof keptSchema>;
 const FILES = import.meta.glob<LayoutData>('../../../../../packages/core/src/keys/layouts/xkb/*.json', {
   import: 'default',
 });
+
+/** What reads a layout's file; nothing for a layout that does not ship. */
+export function layoutFile(id: string): (() => Promise<LayoutData>) | undefined {
+  return Object.entries(FILES).find(([path]) => path.endsWith(`/${id}.json`))?.[1];
+}
 
 /** Takes a layout and keeps the choice; what was asked once is not asked again. */
 export const chooseLayout =
@@ -41,11 +46,30 @@ export const choosePlatform =
 const readLayoutFile =
   (id: string, known: boolean): AppThunk<Promise<void>> =>
   async (dispatch) => {
-    const file = Object.entries(FILES).find(([path]) => path.endsWith(`/${id}.json`))?.[1];
+    const file = layoutFile(id);
     if (!file) return;
     dispatch(layoutChosen({ id, known }));
     dispatch(layoutRead({ id, layout: readLayout(await file()) }));
   };
+
+/** Reads the layouts that the set-up says other computers have, now and whenever it says another. */
+export function readOtherLayouts(store: AppStore): void {
+  const asked = new Set<string>();
+  const keepUp = () => {
+    const { setup, keyboard } = store.getState();
+    for (const id of Object.values(setup.setup?.keyboards ?? {})) {
+      if (asked.has(id) || id === keyboard.layoutId) continue;
+      asked.add(id);
+      // Without its file the computer is taken to have this one's keyboard; the next page tries again.
+      void layoutFile(id)?.().then(
+        (data) => store.dispatch(otherLayoutRead(readLayout(data))),
+        () => undefined,
+      );
+    }
+  };
+  store.subscribe(keepUp);
+  keepUp();
+}
 
 /** Finds the keyboard: as it was chosen before, else as the browser tells; else it is asked once. */
 export async function findKeyboard(store: AppStore): Promise<void> {

@@ -1,6 +1,7 @@
 import type { Keyboards } from '@nimble-lever/core/engine';
 import type { Platform } from '@nimble-lever/core/keys';
 import { type Layout, US_LAYOUT } from '@nimble-lever/core/keys/layouts';
+import type { Setup } from '@nimble-lever/core/setup';
 import { createSelector, createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 /** The keyboard of this computer: kept in the browser, as it belongs to the desk and not to a set-up. */
@@ -11,6 +12,8 @@ export interface KeyboardState {
   readonly known: boolean;
   /** The layout made ready; null until its file is read. */
   readonly layout: Layout | null;
+  /** Layouts of other computers, by their ids, as far as they are read. */
+  readonly others: Readonly<Record<string, Layout>>;
 }
 
 /** The platform by what the browser says of itself. */
@@ -25,6 +28,7 @@ const initialState: KeyboardState = {
   layoutId: 'us',
   known: true,
   layout: null,
+  others: {},
 };
 
 const slice = createSlice({
@@ -44,6 +48,11 @@ const slice = createSlice({
     /** A layout's file was read; another one may have been chosen meanwhile. */
     layoutRead: (state, { payload }: PayloadAction<{ id: string; layout: Layout }>): KeyboardState =>
       payload.id === state.layoutId ? { ...state, layout: payload.layout } : state,
+    /** A layout that another computer of the rig has. */
+    otherLayoutRead: (state, { payload }: PayloadAction<Layout>): KeyboardState => ({
+      ...state,
+      others: { ...state.others, [payload.id]: payload },
+    }),
   },
 });
 
@@ -52,11 +61,29 @@ export function selectLayout({ keyboard }: { readonly keyboard: KeyboardState })
   return keyboard.layout ?? US_LAYOUT;
 }
 
+/** What is known of keyboards: this computer's, and what the set-up says of others. */
+interface KnownKeyboards {
+  readonly keyboard: KeyboardState;
+  readonly setup: { readonly setup: Pick<Setup, 'keyboards'> | null };
+}
+
 /** The keyboards that what is sent here is for. */
 export const selectKeyboards = createSelector(
-  [selectLayout],
-  (here): Keyboards => ({ here, elsewhere: new Map() }),
+  [
+    selectLayout,
+    ({ keyboard }: KnownKeyboards) => keyboard.others,
+    ({ setup }: KnownKeyboards) => setup.setup?.keyboards,
+  ],
+  (here, others, keyboards = {}): Keyboards => ({
+    here,
+    elsewhere: new Map(
+      Object.entries(keyboards).flatMap(([computer, id]) => {
+        const layout = id === here.id ? here : others[id];
+        return layout ? [[computer, layout] as const] : [];
+      }),
+    ),
+  }),
 );
 
-export const { platformChosen, layoutChosen, layoutRead } = slice.actions;
+export const { platformChosen, layoutChosen, layoutRead, otherLayoutRead } = slice.actions;
 export const keyboardReducer = slice.reducer;

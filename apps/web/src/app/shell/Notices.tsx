@@ -1,11 +1,8 @@
-import Alert, { type AlertColor } from '@mui/material/Alert';
 import Button from '@mui/material/Button';
-import IconButton from '@mui/material/IconButton';
 import { styled } from '@mui/material/styles';
 import type { Setup } from '@nimble-lever/core/setup';
 import { editWords, fieldsWords, placeWords, refusalWords } from '@nimble-lever/core/words';
-import { X } from 'lucide-react';
-import { type ReactNode, useCallback, useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { AskKeyboard } from '../keyboard/AskKeyboard.tsx';
 import { makeEdit } from '../setup/edits.ts';
@@ -14,7 +11,13 @@ import { selectSetup } from '../setup/selectors.ts';
 import { noticeClosed } from '../setup/setupSlice.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
 import { PassingNotice } from './PassingNotice.tsx';
+import { Told } from './Told.tsx';
 import { WORDS } from './words.ts';
+
+/** What a keyboard cannot type is worked out when the first view stands. */
+const TypingNotices = lazy(async () => ({
+  default: (await import('../keyboard/TypingNotices.tsx')).TypingNotices,
+}));
 
 const Stack = styled('div')({
   position: 'fixed',
@@ -42,6 +45,9 @@ export function Notices() {
   return (
     <Stack>
       <AskKeyboard />
+      <Suspense fallback={null}>
+        <TypingNotices />
+      </Suspense>
       {outdated && (
         <Told severity="info" action={<Button onClick={() => location.reload()}>{WORDS.reload}</Button>}>
           {WORDS.outdated}
@@ -86,37 +92,6 @@ function useLeftView(pathname: string, notices: readonly Notice[]): void {
     known.current = pathname;
     for (const notice of notices) if (isPassing(notice)) dispatch(noticeClosed(notice.id));
   }, [dispatch, pathname, notices]);
-}
-
-/** One notice as it is shown. */
-interface ToldProps {
-  readonly severity: AlertColor;
-  readonly action: ReactNode;
-  readonly onClose?: () => void;
-  readonly children: ReactNode;
-}
-
-/** One notice: low, since what it covers may be wanted; what can be done beside the words. */
-function Told({ severity, action, onClose, children }: ToldProps) {
-  const close = onClose && (
-    <IconButton aria-label={WORDS.close} title={WORDS.close} onClick={onClose}>
-      <X size={16} aria-hidden />
-    </IconButton>
-  );
-  return (
-    <Alert
-      severity={severity}
-      sx={{ py: 0, alignItems: 'center', '& .MuiAlert-action': { gap: 0.5, alignItems: 'center', py: 0 } }}
-      action={
-        <>
-          {action}
-          {close}
-        </>
-      }
-    >
-      {children}
-    </Alert>
-  );
 }
 
 /** What can be done about a notice, and what happens to it then. */

@@ -60,6 +60,13 @@ export const WORDS = {
     'This browser does not say which keyboard you have. Keycaps show your labels once you choose it.',
   chooseKeyboard: 'Choose',
   itIsUs: 'United States',
+  // Shortcuts of older versions were places of keys; nobody can see on which keyboard they were pressed.
+  askMadeOn:
+    'The shortcuts of this set-up were stored by an older version and are read as those of a United States keyboard. On which keyboard was it made?',
+  another: 'Another…',
+  untypeable: (count: number, all: number, layout: string) =>
+    `${count} of ${all} shortcuts cannot be typed well on ${layout}.`,
+  lookAtThem: 'Look at them',
   needsAltGr: (shortcut: string) => `${shortcut} needs AltGr on your keyboard; many programs miss it.`,
   notTyped: (shortcut: string, layout: string) => `${shortcut} cannot be typed on ${layout}.`,
   noPlace: (shortcut: string) => `This program reads places of keys, and there is none for ${shortcut}.`,

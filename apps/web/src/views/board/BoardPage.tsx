@@ -29,6 +29,9 @@ const readDock = once(() => import('./dock/Dock.tsx'));
 let loaded: Awaited<ReturnType<typeof readDock>>['Dock'] | null = null;
 
 const CopyDialog = lazy(async () => ({ default: (await import('./CopyDialog.tsx')).CopyDialog }));
+const ReadsKeysDialog = lazy(async () => ({
+  default: (await import('./ReadsKeysDialog.tsx')).ReadsKeysDialog,
+}));
 const KeysHelp = lazy(async () => ({ default: (await import('./KeysHelp.tsx')).KeysHelp }));
 
 const Page = styled('div')({ height: '100%', display: 'flex', flexDirection: 'column', minHeight: 0 });
@@ -44,6 +47,7 @@ export function BoardPage() {
   const page = useRef<HTMLDivElement>(null);
   const chooser = useRef<HTMLInputElement>(null);
   const [helping, setHelping] = useState(false);
+  const [reading, setReading] = useState<string | null>(null);
   const [copying, setCopying] = useState<CopyFrom | null>(null);
   const docked = cell !== null && view.docked;
   const [Dock, setDock] = useState(() => loaded);
@@ -158,10 +162,12 @@ export function BoardPage() {
         onChoose={choose}
         onHelp={openHelp}
         onCopy={setCopying}
+        onReadsKeys={setReading}
         onScrolled={setScrolled}
       />
       <Suspense fallback={null}>
         {copying && <CopyDialog from={copying} onClose={() => setCopying(null)} />}
+        {reading && <ReadsKeysDialog program={reading} onClose={() => setReading(null)} />}
         {helping && <KeysHelp open onClose={() => setHelping(false)} />}
       </Suspense>
       {docked && !Dock && <div style={{ flex: 'none', height: view.dockHeight }} />}

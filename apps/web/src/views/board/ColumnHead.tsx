@@ -21,10 +21,12 @@ interface Props {
   /** Its program is in front. */
   readonly front: boolean;
   readonly onCopy: (from: CopyFrom) => void;
+  /** Asks how a program reads keys. */
+  readonly onReadsKeys: (program: string) => void;
 }
 
 /** The head of a column: its program, whether that is in front, and what can be done with the column. */
-export function ColumnHead({ column, place, width, front, onCopy }: Props) {
+export function ColumnHead({ column, place, width, front, onCopy, onReadsKeys }: Props) {
   const dispatch = useAppDispatch();
   const { programs } = useAppSelector(selectSetup);
   const { hidden, pinned } = useAppSelector((state) => selectBoardState(state).view);
@@ -87,6 +89,9 @@ export function ColumnHead({ column, place, width, front, onCopy }: Props) {
               {WORDS.moveRight}
             </MenuItem>,
           ]}
+          {profile.program && (
+            <MenuItem onClick={choose(() => onReadsKeys(profile.program ?? ''))}>{WORDS.readsKeys}</MenuItem>
+          )}
           <MenuItem onClick={choose(() => onCopy({ what: 'column', from: profile.id, name }))}>
             {WORDS.copyColumn}
           </MenuItem>

@@ -47,12 +47,13 @@ interface Props {
   readonly onChoose: () => void;
   readonly onHelp: () => void;
   readonly onCopy: (from: CopyFrom) => void;
+  readonly onReadsKeys: (program: string) => void;
   /** Whether it is scrolled far enough that the devices above can give way. */
   readonly onScrolled: (scrolled: boolean) => void;
 }
 
 /** Controls × programs; only what is near the part that is seen is drawn. One cell is selected and takes the keys. */
-export function Matrix({ model, flashing, front, onChoose, onHelp, onCopy, onScrolled }: Props) {
+export function Matrix({ model, flashing, front, onChoose, onHelp, onCopy, onReadsKeys, onScrolled }: Props) {
   const dispatch = useAppDispatch();
   const cell = useAppSelector(selectCell);
   const recording = useAppSelector((state) => selectBoardState(state).recording);
@@ -148,6 +149,7 @@ export function Matrix({ model, flashing, front, onChoose, onHelp, onCopy, onScr
                 width={columnWidth}
                 front={column.profile.id === front}
                 onCopy={onCopy}
+                onReadsKeys={onReadsKeys}
               />
             ) : null;
           })}

@@ -8,6 +8,21 @@ export const WORDS = {
   rig: 'Devices',
   addDevice: 'Add a device',
   unplugged: 'not connected',
+  // A program reads what a key types, or where it is; most people meet the difference with their first foreign keyboard.
+  readsKeys: 'How it reads keys…',
+  readsKeysOf: (program: string) => `How ${program} reads keys`,
+  readsKeysMeans:
+    'Most programs go by the character that a key types; some go by the place of the key, and then their Ctrl+Z is the key where a United States keyboard has the Z. Keys are sent so that the program reads what is meant.',
+  byCharacter: 'By character: the key that types it on this keyboard',
+  byPlace: 'By place: the key where a United States keyboard has it',
+  findOut: 'Find out by one press',
+  pressIn: (program: string) => `Bring ${program} to the front and press, on your own keyboard,`,
+  ifItDoes: (command: string) => `If that does “${command}”, it goes by places.`,
+  itDid: (command: string) => `It did “${command}”`,
+  itDidNot: 'It did not',
+  bothTheSame: (layout: string) =>
+    `On ${layout} both are the same keys for all of its commands. It matters on another keyboard.`,
+  done: 'Done',
   controlsCount: (count: number) => `${count} controls`,
   lowBattery: (percent: number) => `Battery low: ${percent} %`,
   keys: 'Arrows move · Enter chooses · R records · Delete goes back to inherit · ? shows all keys',

@@ -2,10 +2,12 @@ import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import OutlinedInput from '@mui/material/OutlinedInput';
 import { type Device, MOST_COMPUTERS } from '@nimble-lever/core/devices';
+import { LAYOUTS } from '@nimble-lever/core/keys/layouts/list';
 import { acting, BASE_LAYER, EVERYWHERE, itemAt, type Setup, slotOf } from '@nimble-lever/core/setup';
 import { profileName, triggerNameIn } from '@nimble-lever/core/words';
 import { X } from 'lucide-react';
 import { useState } from 'react';
+import { selectLayout } from '../../app/keyboard/keyboardSlice.ts';
 import { makeEdit } from '../../app/setup/edits.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
@@ -57,6 +59,7 @@ export function ComputersTab({ device }: { readonly device: Device }) {
               at={i}
               onChange={(next) => edits.set({ computers: computers.with(i, next) })}
             />
+            {i > 0 && <ComputerLayout computer={name} />}
             <IconButton
               aria-label={WORDS.removeComputer(name)}
               onClick={() => edits.set({ computers: computers.toSpliced(i, 1) })}
@@ -111,6 +114,32 @@ function ComputerName({ name, at, onChange }: NameProps) {
     />
   );
 }
+
+/** The keyboard layout of another computer: shortcuts sent there are the keys of that one. */
+function ComputerLayout({ computer }: { readonly computer: string }) {
+  const dispatch = useAppDispatch();
+  const { keyboards } = useAppSelector(selectSetup);
+  const here = useAppSelector(selectLayout);
+  const set = (id: string) => {
+    const { [computer]: _old, ...others } = keyboards;
+    const next = id === SAME ? others : { ...others, [computer]: id };
+    dispatch(makeEdit({ kind: 'set', at: '', fields: { keyboards: next } }));
+  };
+  return (
+    <ChoiceField
+      label={WORDS.layoutOf(computer)}
+      value={keyboards[computer] ?? SAME}
+      options={[
+        [SAME, WORDS.sameLayout(here.name)] as const,
+        ...LAYOUTS.map(({ id, name }) => [id, name] as const),
+      ]}
+      onChange={set}
+    />
+  );
+}
+
+/** Stands for no layout of its own. */
+const SAME = 'same';
 
 /** Every binding that switches a device's computer, in words. */
 function switchersOf(setup: Setup, device: string): readonly string[] {

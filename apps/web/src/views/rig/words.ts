@@ -153,6 +153,8 @@ export const WORDS = {
   warnAt: 'Warn at',
   percent: '%',
   computers: 'Computers it can talk to',
+  layoutOf: (computer: string) => `Keyboard layout of ${computer}`,
+  sameLayout: (layout: string) => `As here: ${layout}`,
   computersHint:
     'Up to three. The first is this one. A binding switches between them, and Rehearse shows the others as desks.',
   // Computers a device talks to, one at a time.

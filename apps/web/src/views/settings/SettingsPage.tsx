@@ -10,6 +10,7 @@ import { DrawnKeyboard } from '../../pieces/DrawnKeyboard.tsx';
 import { Keycap } from '../../pieces/Keycap.tsx';
 import { Card } from './Card.tsx';
 import { KeepingCard } from './KeepingCard.tsx';
+import { TypingCard } from './TypingCard.tsx';
 import { WORDS } from './words.ts';
 
 const Page = styled('div')({ height: '100%', overflow: 'auto', padding: '20px 24px' });
@@ -65,6 +66,7 @@ export function SettingsPage() {
         <h3>{layout ? WORDS.drawn : WORDS.reading}</h3>
         <DrawnKeyboard pressed={new Set()} onKey={null} whole={false} />
       </Card>
+      <TypingCard />
       <KeepingCard />
     </Page>
   );

@@ -2,13 +2,30 @@
 export const WORDS = {
   keyboard: 'Keyboard',
   about:
-    'Shortcuts are the keys you press. Keycaps everywhere show what is printed on yours. This is kept in this browser, as it belongs to this computer.',
+    'A shortcut says what a program reads; which keys that takes is found on your keyboard, so that Ctrl+Z is undo on every computer. This is kept in this browser, as it belongs to this computer.',
   layout: 'Layout',
   platform: 'System',
   platforms: { windows: 'Windows', mac: 'macOS', linux: 'Linux' },
   drawn: 'The main keys, as they are labelled',
   reading: 'Reading the layout…',
   sample: 'So shortcuts look:',
+  typing: 'Shortcuts on this keyboard',
+  allTyped: (all: number, layout: string) => `All ${all} shortcuts of this set-up can be typed on ${layout}.`,
+  untypeable: (count: number, all: number, layout: string) =>
+    `${count} of ${all} shortcuts cannot be typed well on ${layout}. What you choose for a command holds on this layout only; on others it stays as it is.`,
+  why: {
+    'no-key': 'no key types it',
+    altgr: 'needs AltGr, which many programs miss',
+  },
+  common: 'Common',
+  own: 'Bound by itself',
+  samePlace: 'Same place:',
+  free: 'Free:',
+  menuShows: 'As its menu shows it',
+  madeOn: 'On which keyboard was this set-up made?',
+  madeOnMeans:
+    'Its shortcuts were stored by an older version, which kept the places of keys. They are read as those of a United States keyboard. If it was made on another one, they are read anew; that can be undone.',
+  readAnew: 'Read them so',
   keeping: 'Your edits',
   authorMeans:
     'Every edit bears a name. When two of you change the same thing, the other one is told by whom, and can put it back. Undo takes back your own edits only.',

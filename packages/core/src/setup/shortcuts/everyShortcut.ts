@@ -1,0 +1,94 @@
+import type { Action } from '../action.ts';
+import { slotIn } from '../binding.ts';
+import type { Address } from '../edits/address.ts';
+import { itemAt } from '../edits/address.ts';
+import type { SingleEdit } from '../edits/edit.ts';
+import type { MacroStep } from '../macro.ts';
+import { type Command, keysByOf, menuOwner, type Program, type Setup } from '../setup.ts';
+
+/** A shortcut that stands somewhere in a set-up, and the edit that puts another in its place. */
+export interface ShortcutPlace {
+  /** In our notation; a command's may have several steps. */
+  readonly shortcut: string;
+  /** What reads it goes by. */
+  readonly keysBy: Program['keysBy'];
+  /** The command whose shortcut it is, with its program (null for a common one); null where it is an action's own. */
+  readonly command: { readonly command: Command; readonly program: Program | null } | null;
+  readonly replace: (shortcut: string) => SingleEdit;
+}
+
+/** Every shortcut of a set-up: those of commands first, then those that bindings, menus and macros have of their own. */
+export function everyShortcut(setup: Setup): readonly ShortcutPlace[] {
+  return [
+    ...setup.commonCommands.map((command) => ofCommand(null, command)),
+    ...setup.programs.flatMap((program) => program.commands.map((command) => ofCommand(program, command))),
+    ...ofBindings(setup),
+    ...ofMenus(setup),
+    ...setup.macros.flatMap(({ id, steps }) => ofSteps(itemAt.macro(id), steps)),
+  ];
+}
+
+/** Where a command stands. */
+export function commandAt(program: Program | null, { id }: Pick<Command, 'id'>): Address {
+  return program === null ? `commonCommands/${id}` : `${itemAt.program(program.id)}/commands/${id}`;
+}
+
+function ofCommand(program: Program | null, command: Command): ShortcutPlace {
+  return {
+    shortcut: command.shortcut,
+    keysBy: command.keysBy ?? program?.keysBy ?? 'character',
+    command: { command, program },
+    replace: (shortcut) => ({ kind: 'set', at: commandAt(program, command), fields: { shortcut } }),
+  };
+}
+
+function ofBindings(setup: Setup): readonly ShortcutPlace[] {
+  return Object.values(setup.profiles).flatMap((profile) => {
+    const keysBy = keysByOf(setup, profile);
+    return Object.entries(profile.bindings).flatMap(([key, { behaviour }]) => {
+      const at = itemAt.binding(slotIn(profile.id, key));
+      if (behaviour.kind === 'action') return ofAction(behaviour.action, keysBy, at, 'behaviour.action');
+      if (behaviour.kind === 'off' && behaviour.sends)
+        return ofAction(behaviour.sends, keysBy, at, 'behaviour.sends');
+      return [];
+    });
+  });
+}
+
+function ofMenus(setup: Setup): readonly ShortcutPlace[] {
+  return setup.radialMenus.flatMap((menu) => {
+    const owner = menuOwner(setup, menu);
+    const keysBy = owner ? keysByOf(setup, owner) : 'character';
+    return menu.items.flatMap(({ id, action }) =>
+      ofAction(action, keysBy, `${itemAt.radialMenu(menu.id)}/items/${id}`, 'action'),
+    );
+  });
+}
+
+function ofAction(
+  action: Action,
+  keysBy: Program['keysBy'],
+  at: Address,
+  field: string,
+): readonly ShortcutPlace[] {
+  const set = (value: Action): SingleEdit => ({ kind: 'set', at, fields: { [field]: value } });
+  if (action.kind === 'shortcut') {
+    const replace = (shortcut: string) => set({ ...action, shortcut });
+    return [{ shortcut: action.shortcut, keysBy, command: null, replace }];
+  }
+  if (action.kind !== 'sequence') return [];
+  // As one, so that two of its steps can be replaced by one edit.
+  const replace = (steps: string) => set({ ...action, shortcuts: steps.split(/(?<=\S), /) });
+  return [{ shortcut: action.shortcuts.join(', '), keysBy, command: null, replace }];
+}
+
+/** A macro's steps go to whichever program is in front; most of them read characters. */
+function ofSteps(at: Address, steps: readonly MacroStep[]): readonly ShortcutPlace[] {
+  return steps.flatMap((step): readonly ShortcutPlace[] => {
+    const own = `${at}/steps/${step.id}`;
+    if (step.kind === 'repeat') return ofSteps(own, step.steps);
+    if (step.kind !== 'shortcut') return [];
+    const replace = (shortcut: string): SingleEdit => ({ kind: 'set', at: own, fields: { shortcut } });
+    return [{ shortcut: step.shortcut, keysBy: 'character', command: null, replace }];
+  });
+}
