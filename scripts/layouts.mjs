@@ -1,6 +1,6 @@
 // Derives the keyboard layouts from Debian's xkb-data into packages/core/src/keys/layouts/xkb: a file each, with the
-// characters of every writing key and the space bar on four levels (plain, Shift, AltGr, both). A dead key is its
-// combining mark on a dotted circle. Needs Debian's xkb-data, libxkbcommon-tools and x11proto-dev.
+// characters of every writing key and the space bar on four levels (plain, Shift, AltGr, both), as far as its right Alt
+// key reaches them. A dead key is its combining mark on a dotted circle. Needs Debian's xkb-data, libxkbcommon-tools and x11proto-dev.
 import { copyFileSync, existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { ensureDebianPackage } from './lib/packages.mjs';
@@ -48,6 +48,58 @@ const LAYOUTS = [
   ['il', 'il', '', 'Hebrew'],
   ['jp', 'jp', '', 'Japanese'],
   ['kr', 'kr', '', 'Korean'],
+  ['us-altgr-intl', 'us', 'altgr-intl', 'English (United States, international with AltGr)'],
+  ['us-colemak-dh', 'us', 'colemak_dh', 'English (Colemak-DH)'],
+  ['us-workman', 'us', 'workman', 'English (Workman)'],
+  ['us-dvp', 'us', 'dvp', 'English (Programmer Dvorak)'],
+  ['ie', 'ie', '', 'Irish'],
+  ['ca-multix', 'ca', 'multix', 'Canadian (CSA)'],
+  ['de-neo', 'de', 'neo', 'German (Neo)'],
+  ['de-bone', 'de', 'bone', 'German (Bone)'],
+  ['fr-afnor', 'fr', 'afnor', 'French (AZERTY, AFNOR)'],
+  ['fr-oss', 'fr', 'oss', 'French (AZERTY, alternative)'],
+  ['latam-deadtilde', 'latam', 'deadtilde', 'Spanish (Latin America, dead tilde)'],
+  ['es-cat', 'es', 'cat', 'Catalan'],
+  ['lt', 'lt', '', 'Lithuanian'],
+  ['lv', 'lv', '', 'Latvian'],
+  ['ee', 'ee', '', 'Estonian'],
+  ['si', 'si', '', 'Slovenian'],
+  ['bg', 'bg', '', 'Bulgarian'],
+  ['bg-phonetic', 'bg', 'phonetic', 'Bulgarian (phonetic)'],
+  ['rs', 'rs', '', 'Serbian (Cyrillic)'],
+  ['rs-latin', 'rs', 'latin', 'Serbian (Latin)'],
+  ['mk', 'mk', '', 'Macedonian'],
+  ['ro-std', 'ro', 'std', 'Romanian (standard)'],
+  ['cz-qwerty', 'cz', 'qwerty', 'Czech (QWERTY)'],
+  ['sk-qwerty', 'sk', 'qwerty', 'Slovak (QWERTY)'],
+  ['gr-polytonic', 'gr', 'polytonic', 'Greek (polytonic)'],
+  ['by', 'by', '', 'Belarusian'],
+  ['kz', 'kz', '', 'Kazakh'],
+  ['ge', 'ge', '', 'Georgian'],
+  ['am', 'am', '', 'Armenian'],
+  ['ara', 'ara', '', 'Arabic'],
+  ['ir', 'ir', '', 'Persian'],
+  ['in', 'in', '', 'Hindi'],
+  ['th', 'th', '', 'Thai'],
+  ['vn', 'vn', '', 'Vietnamese'],
+  ['tw', 'tw', '', 'Chinese (Taiwan)'],
+  ['cn', 'cn', '', 'Chinese'],
+  // What the same layouts have on a Mac.
+  ['us-mac', 'us', 'mac', 'English (United States, Mac)'],
+  ['gb-mac', 'gb', 'mac', 'English (United Kingdom, Mac)'],
+  ['de-mac', 'de', 'mac', 'German (Mac)'],
+  ['at-mac', 'at', 'mac', 'German (Austria, Mac)'],
+  ['ch-de-mac', 'ch', 'de_mac', 'German (Switzerland, Mac)'],
+  ['ch-fr-mac', 'ch', 'fr_mac', 'French (Switzerland, Mac)'],
+  ['fr-mac', 'fr', 'mac', 'French (AZERTY, Mac)'],
+  ['it-mac', 'it', 'mac', 'Italian (Mac)'],
+  ['nl-mac', 'nl', 'mac', 'Dutch (Mac)'],
+  ['pt-mac', 'pt', 'mac', 'Portuguese (Mac)'],
+  ['se-mac', 'se', 'mac', 'Swedish (Mac)'],
+  ['no-mac', 'no', 'mac', 'Norwegian (Mac)'],
+  ['fi-mac', 'fi', 'mac', 'Finnish (Mac)'],
+  ['is-mac', 'is', 'mac', 'Icelandic (Mac)'],
+  ['jp-mac', 'jp', 'mac', 'Japanese (Mac)'],
 ];
 
 /** The combining marks that dead keys stand for. */
@@ -71,6 +123,19 @@ const DEAD = {
   hook: '\u0309',
   horn: '\u031b',
   stroke: '\u0335',
+  psili: '\u0313',
+  dasia: '\u0314',
+  iota: '\u0345',
+  doublegrave: '\u030f',
+  invertedbreve: '\u0311',
+  belowmacron: '\u0331',
+  belowcircumflex: '\u032d',
+  belowtilde: '\u0330',
+  belowdiaeresis: '\u0324',
+  belowring: '\u0325',
+  belowbreve: '\u032e',
+  voiced_sound: '\u3099',
+  semivoiced_sound: '\u309a',
 };
 
 /** Where the layouts' files are written, and where X.Org keeps the names of characters. */
@@ -125,18 +190,24 @@ function keysOf(keymap, codes, characters) {
   for (const [, name, code] of keymap.matchAll(/^\s*<(\w+)>\s*=\s*(\d+);/gm))
     keycodes.set(name, Number(code));
   const found = new Map();
+  const reached = levelsByAltGr(keymap);
   for (const [, name, body] of keymap.matchAll(/^\s*key <(\w+)>\s*\{([^}]*)\}/gm)) {
     const code = codes.get(keycodes.get(name));
     const symbols = /symbols\[(?:Group)?1\]\s*=\s*\[([^\]]*)\]/.exec(body) ?? /\[([^\]]*)\]/.exec(body);
     if (!code || !symbols) continue;
-    const levels = symbols[1]
-      .split(',')
-      .slice(0, 4)
-      .map((symbol) => characterOf(symbol.trim(), characters));
+    const all = symbols[1].split(',').map((symbol) => characterOf(symbol.trim(), characters));
+    const levels = [0, 1, ...reached].map((level) => all[level] ?? '');
     while (levels.at(-1) === '') levels.pop();
     if (levels.length > 0) found.set(code, levels);
   }
   return [...codes.values()].filter((code) => found.has(code)).map((code) => [code, found.get(code)]);
+}
+
+/** The levels that the right Alt key reaches: the third and fourth, on some layouts the fifth and sixth, or none. */
+function levelsByAltGr(keymap) {
+  const [, symbol] = /^\s*key <RALT>\s*\{[^}]*?=\s*\[\s*([A-Za-z]\w*)/m.exec(keymap) ?? [];
+  if (symbol === 'ISO_Level3_Shift') return [2, 3];
+  return symbol === 'ISO_Level5_Shift' ? [4, 5] : [];
 }
 
 /** The character of a symbol; a dead key as a dotted circle with its mark, as Unicode shows combining marks. */

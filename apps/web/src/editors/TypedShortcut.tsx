@@ -10,9 +10,10 @@ import { describeAction, shortcutProblemWords } from '@nimble-lever/core/words';
 import { Keyboard, TriangleAlert } from 'lucide-react';
 import { useContext, useState } from 'react';
 import { selectLayout } from '../app/keyboard/keyboardSlice.ts';
-import { readTyped, shortcutWarnings } from '../app/keyboard/typedShortcut.ts';
+import { pressedAs, readTyped, shortcutWarnings } from '../app/keyboard/typedShortcut.ts';
 import { UseInstead } from '../app/keyboard/UseInstead.tsx';
 import { useAppSelector } from '../app/store.ts';
+import { Cap } from '../pieces/Keycap.tsx';
 import { KeyboardContext } from '../pieces/keyboard.ts';
 import { type ActionTarget, takeSteps } from './actionTarget.ts';
 import { WORDS } from './words.ts';
@@ -61,8 +62,10 @@ export function TypedShortcut({ target, placeholder = WORDS.typeShortcut, onReco
   const text = same ? draft.text : shown;
   const wrong = same ? problem : null;
   const warnings = [
-    ...new Set([...(same ? draft.told : []), ...shortcutWarnings(notation, platform, layout, keysBy)]),
+    ...new Set([...shortcutWarnings(notation, platform, layout, keysBy), ...(same ? draft.told : [])]),
   ];
+
+  const pressed = pressedAs(notation, platform, layout, keysBy);
 
   const use = (chosen: string) => {
     const next = displaySteps(chosen, platform, legends);
@@ -122,6 +125,13 @@ export function TypedShortcut({ target, placeholder = WORDS.typeShortcut, onReco
         <FormHelperText error id="shortcut-problem" role="alert" sx={{ gridColumn: '1 / -1', mt: -0.5 }}>
           {wrong}
         </FormHelperText>
+      )}
+      {!wrong && !warnings[0] && pressed !== null && (
+        <Warning>
+          <span>
+            {WORDS.pressedAs} <Cap>{pressed}</Cap>
+          </span>
+        </Warning>
       )}
       {!wrong && warnings[0] && (
         <Warning role="status" title={warnings.join(' ')}>

@@ -21,6 +21,7 @@ export const WORDS = {
   compose: 'Put it together from keys on screen',
   composeMeans: 'Escape, Tab and all that this page never hears',
   composeTitle: 'Keys on screen',
+  pressedAs: 'Pressed here as',
   asPlace: 'By place',
   asPlaceMeans:
     'The key at that place, whatever is printed on it on another keyboard: for programs that read places, and for keys that no character names',

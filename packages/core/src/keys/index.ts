@@ -51,4 +51,4 @@ export {
   sameShortcut,
   unitedStatesCode,
 } from './shortcut.ts';
-export { NOTATION, type TypedAt } from './tokens.ts';
+export { type ForeignWords, NOTATION, type TypedAt } from './tokens.ts';

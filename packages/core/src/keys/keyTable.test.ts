@@ -56,6 +56,12 @@ const OTHER_WORDS: Readonly<Record<string, RegExp>> = {
   AudioVolumeDown: /^Volume Decrement/,
   MediaPlayPause: /^Play\/Pause/,
   MediaStop: /^Stop/,
+  MediaPlay: /^Play$/,
+  MediaPause: /^Pause$/,
+  MediaRecord: /^Record/,
+  MediaFastForward: /^Fast Forward/,
+  MediaRewind: /^Rewind/,
+  Abort: /^Cancel/,
   MediaTrackNext: /^Scan Next Track/,
   MediaTrackPrevious: /^Scan Previous Track/,
   MediaSelect: /^AL Consumer Control Config/,
@@ -99,6 +105,18 @@ test('usages are what the HID usage tables call them (Debian usb.ids)', () => {
   expect(wrong).toEqual([]);
   const known = KEY_TABLE.filter(({ usage }) => usage && names.has((usage.page << 16) | usage.id));
   expect(known.length).toBeGreaterThan(150);
+});
+
+test.each([
+  [0x32, 'Backslash', /Hash and Tilde, Non-US/],
+  [0x78, 'BrowserStop', /Stop/],
+  [0x7f, 'AudioVolumeMute', /Mute/],
+  [0x80, 'AudioVolumeUp', /Volume Up/],
+  [0x81, 'AudioVolumeDown', /Volume Down/],
+])('usage 07/%i is a further one of %s', (id, code, name) => {
+  const usage = (0x07 << 16) | id;
+  expect(KEY_BY_USAGE.get(usage)?.code).toBe(code);
+  expect(usageNames().get(usage)).toMatch(name);
 });
 
 test("input codes are the kernel's (linux-libc-dev, input-event-codes.h)", () => {

@@ -500,7 +500,8 @@ export const KEY_TABLE: readonly KeyRow[] = [
   row('Find', [KEYBOARD, 0x7e], [136, 'KEY_FIND'], 'editing', { legend: 'Find key' }),
   row('Open', [KEYBOARD, 0x74], [134, 'KEY_OPEN'], 'editing', { legend: 'Open key' }),
   row('Props', [KEYBOARD, 0xa3], [130, 'KEY_PROPS'], 'editing'),
-  row('Select', [KEYBOARD, 0x77], [353, 'KEY_SELECT'], 'editing', { legend: 'Select key' }),
+  row('Select', [KEYBOARD, 0x77], [132, 'KEY_FRONT'], 'editing', { legend: 'Select key' }),
+  row('Abort', [KEYBOARD, 0x9b], NONE, 'editing', { legend: 'Abort key' }),
   row('AudioVolumeMute', [CONSUMER, 0xe2], [113, 'KEY_MUTE'], 'media', { legend: 'Mute' }),
   row('AudioVolumeDown', [CONSUMER, 0xea], [114, 'KEY_VOLUMEDOWN'], 'media', { legend: 'Vol −' }),
   row('AudioVolumeUp', [CONSUMER, 0xe9], [115, 'KEY_VOLUMEUP'], 'media', { legend: 'Vol +' }),
@@ -508,6 +509,13 @@ export const KEY_TABLE: readonly KeyRow[] = [
   row('MediaStop', [CONSUMER, 0xb7], [166, 'KEY_STOPCD'], 'media', { legend: 'Stop' }),
   row('MediaTrackNext', [CONSUMER, 0xb5], [163, 'KEY_NEXTSONG'], 'media', { legend: 'Next' }),
   row('MediaTrackPrevious', [CONSUMER, 0xb6], [165, 'KEY_PREVIOUSSONG'], 'media', { legend: 'Prev' }),
+  row('MediaPlay', [CONSUMER, 0xb0], [207, 'KEY_PLAY'], 'media', { legend: 'Play only' }),
+  row('MediaPause', [CONSUMER, 0xb1], [201, 'KEY_PAUSECD'], 'media', { legend: 'Pause only' }),
+  row('MediaRecord', [CONSUMER, 0xb2], [167, 'KEY_RECORD'], 'media', { legend: 'Record' }),
+  row('MediaFastForward', [CONSUMER, 0xb3], [208, 'KEY_FASTFORWARD'], 'media', { legend: 'Fast forward' }),
+  row('MediaRewind', [CONSUMER, 0xb4], [168, 'KEY_REWIND'], 'media', { legend: 'Rewind' }),
+  row('BrightnessUp', [CONSUMER, 0x6f], [225, 'KEY_BRIGHTNESSUP'], 'media', { legend: 'Bright +' }),
+  row('BrightnessDown', [CONSUMER, 0x70], [224, 'KEY_BRIGHTNESSDOWN'], 'media', { legend: 'Bright −' }),
   row('MediaSelect', [CONSUMER, 0x183], [171, 'KEY_CONFIG'], 'media', { legend: 'Media' }),
   row('Eject', [CONSUMER, 0xb8], [161, 'KEY_EJECTCD'], 'media'),
   row('BrowserSearch', [CONSUMER, 0x221], [217, 'KEY_SEARCH'], 'browser', { legend: 'Web search' }),
@@ -523,6 +531,14 @@ export const KEY_TABLE: readonly KeyRow[] = [
   row('Power', [KEYBOARD, 0x66], [116, 'KEY_POWER'], 'power'),
   row('Sleep', [DESKTOP, 0x82], [142, 'KEY_SLEEP'], 'power'),
   row('WakeUp', [DESKTOP, 0x83], [143, 'KEY_WAKEUP'], 'power', { legend: 'Wake up' }),
+  // Codes of keyboards of the past (UI Events KeyboardEvent code Values, section 3.6).
+  row('Hiragana', NONE, NONE, 'language', { legend: 'Hiragana key' }),
+  row('Katakana', NONE, NONE, 'language', { legend: 'Katakana key' }),
+  row('Hyper', NONE, NONE, 'modifier'),
+  row('Super', NONE, NONE, 'modifier', { name: 'OldSuper', legend: 'Old Super' }),
+  row('Turbo', NONE, NONE, 'modifier'),
+  row('Resume', NONE, NONE, 'power'),
+  row('Suspend', NONE, NONE, 'power'),
   row('Fn', NONE, [464, 'KEY_FN'], 'modifier'),
   row('FnLock', NONE, NONE, 'modifier', { legend: 'Fn lock' }),
 ];
@@ -530,10 +546,26 @@ export const KEY_TABLE: readonly KeyRow[] = [
 /** The row of each key by its code. A row that stands twice or is incomplete fails when the module loads. */
 export const KEY_BY_CODE: ReadonlyMap<string, KeyRow> = indexRows((found) => found.code);
 
+/**
+ * Further usages of keys that have another one: the key of other countries beside Enter, which is where a United States
+ * keyboard has the backslash, and what older keyboards sent for stop, mute and volume.
+ */
+const OTHER_USAGES: readonly (readonly [id: number, code: string])[] = [
+  [0x32, 'Backslash'],
+  [0x78, 'BrowserStop'],
+  [0x7f, 'AudioVolumeMute'],
+  [0x80, 'AudioVolumeUp'],
+  [0x81, 'AudioVolumeDown'],
+];
+
 /** The row of each key by its HID usage, `page << 16 | id`. */
-export const KEY_BY_USAGE: ReadonlyMap<number, KeyRow> = indexRows(
-  ({ usage }) => usage && (usage.page << 16) | usage.id,
-);
+export const KEY_BY_USAGE: ReadonlyMap<number, KeyRow> = new Map([
+  ...indexRows(({ usage }) => usage && (usage.page << 16) | usage.id),
+  ...OTHER_USAGES.flatMap(([id, code]) => {
+    const known = KEY_BY_CODE.get(code);
+    return known ? [[(KEYBOARD << 16) | id, known] as const] : [];
+  }),
+]);
 
 /** The row of each key by the X keycode that its key has. */
 export const KEY_BY_X_KEYCODE: ReadonlyMap<number, KeyRow> = indexRows(

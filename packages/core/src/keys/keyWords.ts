@@ -1,5 +1,4 @@
 import { KEY_TABLE, type Platform } from './keyTable.ts';
-import { KEY_WORDS_ABROAD, MODIFIER_WORDS_ABROAD } from './keyWordsAbroad.ts';
 import { keyByCode, MODIFIERS, type ModifierName, type ShortcutKey } from './shortcut.ts';
 
 /** A word without case, spaces and accents: as words are looked up. */
@@ -15,13 +14,13 @@ const MODIFIER_NAMES: Readonly<Record<ModifierName, readonly string[]>> = {
   shift: ['shift'],
   alt: ['alt', 'option', 'opt'],
   altGr: ['alt gr', 'alt graph', 'right alt', 'right option', 'alt_r', 'iso_level3_shift'],
-  meta: ['meta', 'cmd', 'command', 'win', 'windows', 'super', 'hyper', 'os'],
+  meta: ['meta', 'cmd', 'command', 'win', 'windows', 'super', 'os'],
 };
 
 /** Modifiers by their words, folded; with "key", "left" and X11's ending for the left one. */
 export const MODIFIER_WORDS: ReadonlyMap<string, ModifierName> = new Map(
   MODIFIERS.flatMap(({ name, code }) =>
-    [...MODIFIER_NAMES[name], ...MODIFIER_WORDS_ABROAD[name], code].flatMap((word) => {
+    [...MODIFIER_NAMES[name], code].flatMap((word) => {
       const left = name === 'altGr' ? [] : [`left${word}`, `${word}_l`];
       return [word, `${word} key`, ...left].map((each) => [folded(each), name] as const);
     }),
@@ -207,8 +206,6 @@ function printedOn(platform: Platform): ReadonlyMap<string, ShortcutKey> {
 function wordIndex(): ReadonlyMap<string, ShortcutKey> {
   const words = new Map<string, ShortcutKey>();
   const add = (word: string, key: ShortcutKey) => words.set(folded(word), key);
-  for (const [code, abroad] of Object.entries(KEY_WORDS_ABROAD))
-    for (const word of abroad) add(word, keyByCode(code));
   for (const [code, others] of Object.entries(OTHER_WORDS))
     for (const word of others) {
       add(word, keyByCode(code));

@@ -1,10 +1,12 @@
-import type { ModifierName } from './shortcut.ts';
+import { folded } from './keyWords.ts';
+import { keyByCode, type ModifierName } from './shortcut.ts';
+import type { ForeignWords } from './tokens.ts';
 
 /**
  * What keyboards, menus and handbooks in German, French, Spanish, Italian, Portuguese, Dutch, Swedish and Polish call
  * the modifiers and keys. Common practice, no source. Case, spaces and accents do not count.
  */
-export const MODIFIER_WORDS_ABROAD: Readonly<Record<ModifierName, readonly string[]>> = {
+const MODIFIERS_ABROAD: Readonly<Record<ModifierName, readonly string[]>> = {
   ctrl: ['strg', 'steuerung', 'contrôle', 'ctrl.'],
   shift: [
     'umschalt',
@@ -33,7 +35,7 @@ export const MODIFIER_WORDS_ABROAD: Readonly<Record<ModifierName, readonly strin
 };
 
 /** Words for keys by code. */
-export const KEY_WORDS_ABROAD: Readonly<Record<string, readonly string[]>> = {
+const KEYS_ABROAD: Readonly<Record<string, readonly string[]>> = {
   Enter: [
     'eingabe',
     'eingabetaste',
@@ -197,4 +199,18 @@ export const KEY_WORDS_ABROAD: Readonly<Record<string, readonly string[]>> = {
   ScrollLock: ['rollen', 'arrêt défil', 'bloq despl', 'bloc scorr'],
   NumLock: ['num verr', 'verr num', 'verr. num', 'bloq num', 'bloc num'],
   Pause: ['untbr', 'attn', 'pausa', 'pauza'],
+};
+
+/** All of them, as they are looked up. A file of its own: only what people type and command lists need it. */
+export const WORDS_ABROAD: ForeignWords = {
+  modifiers: new Map(
+    Object.entries(MODIFIERS_ABROAD).flatMap(([name, words]) =>
+      words.map((word) => [folded(word), name as ModifierName] as const),
+    ),
+  ),
+  keys: new Map(
+    Object.entries(KEYS_ABROAD).flatMap(([code, words]) =>
+      words.map((word) => [folded(word), keyByCode(code)] as const),
+    ),
+  ),
 };

@@ -4,9 +4,10 @@ import fc from 'fast-check';
 import { arbitraryShortcut } from '../testing/index.ts';
 import { displayShortcut, joinParts, placeByLabel } from './displayShortcut.ts';
 import { KEY_BY_CODE, KEY_TABLE } from './keyTable.ts';
+import { WORDS_ABROAD } from './keyWordsAbroad.ts';
 import { keyValue } from './layouts/keyValue.ts';
 import { layoutDataSchema, readLayout } from './layouts/layout.ts';
-import { LAYOUTS } from './layouts/layoutList.ts';
+import { LAYOUT_IDS } from './layouts/layoutList.ts';
 import { US_LAYOUT } from './layouts/usLayout.ts';
 import { canonicalShortcut, canonicalSteps, parseShortcut } from './parseShortcut.ts';
 import {
@@ -18,6 +19,7 @@ import {
   type Shortcut,
   sameShortcut,
 } from './shortcut.ts';
+import { NOTATION } from './tokens.ts';
 
 const parsed = (text: string): Shortcut => {
   const result = parseShortcut(text);
@@ -163,10 +165,12 @@ test('steps written and read back are the same', () => {
   );
 });
 
-const LEGENDS = LAYOUTS.map(({ id }) => {
+const LEGENDS = LAYOUT_IDS.map((id) => {
   const text = readFileSync(path.join(__dirname, 'layouts/xkb', `${id}.json`), 'utf8');
   return [id, readLayout(layoutDataSchema.parse(JSON.parse(text))).legends] as const;
 });
+/** Words of all languages, as a person may type them. */
+const AT = { ...NOTATION, words: WORDS_ABROAD };
 const PLATFORMS = ['windows', 'mac', 'linux'] as const;
 
 test.each(LEGENDS)(
@@ -175,7 +179,11 @@ test.each(LEGENDS)(
     const wrong: unknown[] = [];
     const check = (shortcut: Shortcut, platform: (typeof PLATFORMS)[number]) => {
       const shown = joinParts(displayShortcut(shortcut, platform, legends), platform);
-      const read = canonicalShortcut(shown, { platform, placeOf: (label) => placeByLabel(legends, label) });
+      const read = canonicalShortcut(shown, {
+        ...AT,
+        platform,
+        placeOf: (label) => placeByLabel(legends, label),
+      });
       const meant = formatShortcut(shortcut);
       if (!read.ok || read.value !== meant) wrong.push([platform, shown, meant, read]);
     };
@@ -246,12 +254,12 @@ test.each([
   ['Alt−', null],
   ['Ctrl+−', 'Ctrl+-'],
 ])('%s is read as %s', (text, canonical) => {
-  const result = canonicalSteps(text);
+  const result = canonicalSteps(text, AT);
   expect(result.ok ? result.value : null).toBe(canonical);
 });
 
 test('Delete is the key that is printed so on the platform', () => {
-  const onMac = { platform: 'mac', placeOf: () => null } as const;
+  const onMac = { ...AT, platform: 'mac' } as const;
   expect(canonicalShortcut('⌘Delete', onMac)).toEqual({ ok: true, value: 'Meta+Backspace' });
   expect(canonicalShortcut('Ctrl+Delete')).toEqual({ ok: true, value: 'Ctrl+Delete' });
 });

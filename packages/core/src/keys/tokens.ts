@@ -34,10 +34,18 @@ export interface TypedAt {
   readonly platform: Platform | null;
   /** The place of a key by its label on the person's keyboard, for what stands in braces. */
   readonly placeOf: (label: string) => string | null;
+  /** What other languages call keys; null where only English is read. */
+  readonly words: ForeignWords | null;
+}
+
+/** Words for modifiers and keys in other languages, folded. */
+export interface ForeignWords {
+  readonly modifiers: ReadonlyMap<string, ModifierName>;
+  readonly keys: ReadonlyMap<string, ShortcutKey>;
 }
 
 /** Our own notation: the same wherever it is read. */
-export const NOTATION: TypedAt = { platform: null, placeOf: () => null };
+export const NOTATION: TypedAt = { platform: null, placeOf: () => null, words: null };
 
 /** The most words that one name of a key has ("seta para a esquerda"). */
 const MOST_WORDS = 5;
@@ -156,10 +164,11 @@ function namesIn(chunk: string, joined: boolean, at: Reading): readonly Token[] 
 }
 
 /** What a word, or several, are the name of. */
-function meaningOf(words: string, { platform, placeOf, braced }: Reading): Meaning | null {
+function meaningOf(words: string, at: Reading): Meaning | null {
+  const { placeOf, braced } = at;
   const label = braced[(words.codePointAt(0) ?? 0) - FIRST_PRIVATE];
   if (label !== undefined) return inBraces(label, placeOf);
-  const named = nameOf(words, platform) ?? nameOf(words.replace(UNDERSCORE, ' '), platform);
+  const named = nameOf(words, at) ?? nameOf(words.replace(UNDERSCORE, ' '), at);
   if (named) return named;
   const character = words === '−' ? '-' : words;
   if (!isKeyCharacter(character)) return null;
@@ -170,15 +179,15 @@ function meaningOf(words: string, { platform, placeOf, braced }: Reading): Meani
 const UNDERSCORE = /(?<=[\p{L}\d])_(?=[\p{L}\d])/gu;
 
 /** What is called so. */
-function nameOf(words: string, platform: Platform | null): Meaning | null {
+function nameOf(words: string, { platform, words: foreign }: TypedAt): Meaning | null {
   const word = folded(words);
   const printed = platform && PLATFORM_WORDS[platform].get(word);
   if (printed) return { is: 'key', key: printed };
-  const modifier = MODIFIER_WORDS.get(word);
+  const modifier = MODIFIER_WORDS.get(word) ?? foreign?.modifiers.get(word);
   if (modifier) return { is: 'modifier', modifier };
   const right = RIGHT_WORDS.get(word);
   if (right) return { is: 'right', ...right };
-  const named = KEY_WORDS.get(word);
+  const named = KEY_WORDS.get(word) ?? foreign?.keys.get(word);
   if (named) return { is: 'key', key: named };
   return POINTER_WORDS.has(word) ? { is: 'pointer' } : null;
 }

@@ -1,7 +1,7 @@
 import type { Device } from '../devices/index.ts';
 import { TRIGGERS } from '../devices/index.ts';
 import { KEY_BY_CODE, KEY_TABLE } from '../keys/index.ts';
-import { LAYOUTS } from '../keys/layouts/list.ts';
+import { LAYOUT_IDS } from '../keys/layouts/list.ts';
 import { ok, type Result, refuse } from '../result.ts';
 import type { Memory, MemoryDoes, MemoryEntry } from './memoryEntry.ts';
 
@@ -73,7 +73,7 @@ export function writeMemory(device: Device, { layout, entries }: Memory): Uint8A
     const head = [at, TRIGGERS.indexOf(trigger), (KINDS.indexOf(does.kind) << 4) | held, words.length];
     return [...head, ...words.flatMap((word) => [word >> 8, word & 0xff])];
   });
-  const number = LAYOUTS.findIndex(({ id }) => id === layout) + 1;
+  const number = LAYOUT_IDS.indexOf(layout ?? '') + 1;
   const bytes = [...MAGIC, VERSION, number, entries.length, ...body];
   const sum = bytes.reduce((total, byte) => (total + byte) & 0xff, 0);
   return Uint8Array.from([...bytes, (0x100 - sum) & 0xff]);
@@ -95,7 +95,7 @@ export function readMemory(device: Device, bytes: Uint8Array): Result<Memory, Me
     return refuse('damaged');
   }
   if (version !== 1 && version !== VERSION) return refuse('newer');
-  const layout = version === 1 ? null : (LAYOUTS[(bytes[MAGIC.length + 1] ?? 0) - 1]?.id ?? null);
+  const layout = version === 1 ? null : (LAYOUT_IDS[(bytes[MAGIC.length + 1] ?? 0) - 1] ?? null);
   const entries: MemoryEntry[] = [];
   let at = frame - 1;
   for (let i = 0; i < (bytes[frame - 2] ?? 0); i++) {

@@ -1,5 +1,6 @@
 import type { Platform } from '@nimble-lever/core/keys';
 import { type LayoutData, readLayout } from '@nimble-lever/core/keys/layouts';
+import { ON_MAC } from '@nimble-lever/core/keys/layouts/onMac';
 import { z } from 'zod';
 import type { AppStore, AppThunk } from '../store.ts';
 import { layoutChosen, layoutRead, otherLayoutRead, platformChosen } from './keyboardSlice.ts';
@@ -35,9 +36,12 @@ export const chooseLayout =
 /** Chooses the platform, which decides how keys are called: the same key is Win, Super or ⌘. */
 export const choosePlatform =
   (platform: Platform): AppThunk =>
-  (dispatch) => {
+  (dispatch, getState) => {
     keep({ platform });
     dispatch(platformChosen(platform));
+    // A layout has other characters on a Mac.
+    const { layoutId, known } = getState().keyboard;
+    void dispatch(readLayoutFile(layoutId, known));
   };
 
 /**
@@ -45,11 +49,14 @@ export const choosePlatform =
  */
 const readLayoutFile =
   (id: string, known: boolean): AppThunk<Promise<void>> =>
-  async (dispatch) => {
-    const file = layoutFile(id);
+  async (dispatch, getState) => {
+    const { platform } = getState().keyboard;
+    const file = layoutFile((platform === 'mac' && ON_MAC[id]) || id);
     if (!file) return;
     dispatch(layoutChosen({ id, known }));
-    dispatch(layoutRead({ id, layout: readLayout(await file()) }));
+    const layout = readLayout(await file());
+    // The platform may have been changed meanwhile; then another file is on its way.
+    if (getState().keyboard.platform === platform) dispatch(layoutRead({ id, layout }));
   };
 
 /** Reads the layouts that the set-up says other computers have, now and whenever it says another. */

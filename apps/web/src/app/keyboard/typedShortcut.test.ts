@@ -1,6 +1,6 @@
 import { layoutDataSchema, readLayout, US_LAYOUT } from '@nimble-lever/core/keys/layouts';
 import german from '../../../../../packages/core/src/keys/layouts/xkb/de.json';
-import { placeInstead, readTyped, shortcutWarnings } from './typedShortcut.ts';
+import { placeInstead, pressedAs, readTyped, shortcutWarnings } from './typedShortcut.ts';
 
 const GERMAN = readLayout(layoutDataSchema.parse(german));
 
@@ -27,6 +27,20 @@ test('the key of the same place would do where the character is badly typed, and
   expect(placeInstead('Ctrl+[', GERMAN, 'place')).toBeNull();
   expect(placeInstead('Ctrl+[', US_LAYOUT, 'character')).toBeNull();
   expect(placeInstead('Ctrl+Ñ', GERMAN, 'character')).toBeNull();
+});
+
+test.each([
+  ['Ctrl+Z', 'character', null],
+  ['Ctrl+Z', 'place', 'Ctrl+Y'],
+  ['Ctrl+?', 'character', 'Ctrl+Shift+ß'],
+  ['Ctrl+[', 'character', 'Ctrl+AltGr+8'],
+  ['Ctrl+{KeyZ}', 'character', null],
+  ['Ctrl+K, Ctrl+[', 'place', 'Ctrl+K, Ctrl+Ü'],
+  ['F5', 'place', null],
+  ['Ctrl+Ñ', 'character', null],
+  ['Ctrl+Wobble', 'character', null],
+] as const)('on a German keyboard %s by %s is pressed as %s', (notation, keysBy, pressed) => {
+  expect(pressedAs(notation, 'linux', GERMAN, keysBy)).toBe(pressed);
 });
 
 test('what is typed is read as the platform prints it, places by the labels of the keyboard', () => {

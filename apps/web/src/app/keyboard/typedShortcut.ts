@@ -1,9 +1,15 @@
 import {
+  BARE,
   canonicalSteps,
+  displayShortcut,
+  displaySteps,
   formatShortcut,
   formatSteps,
+  joinParts,
   KEY_BY_CODE,
   type Legends,
+  legendOf,
+  modifierOf,
   type Platform,
   parseSteps,
   placeByLabel,
@@ -11,6 +17,7 @@ import {
   type Shortcut,
   type ShortcutProblem,
 } from '@nimble-lever/core/keys';
+import { WORDS_ABROAD } from '@nimble-lever/core/keys/abroad';
 import { byPlace, hasKey, type KeysBy, type Layout, resolveShortcut } from '@nimble-lever/core/keys/layouts';
 import type { Result } from '@nimble-lever/core/result';
 import { WORDS } from '../shell/words.ts';
@@ -21,7 +28,8 @@ export function readTyped(
   platform: Platform,
   legends: Legends | null,
 ): Result<string, ShortcutProblem> {
-  return canonicalSteps(text, { platform, placeOf: (label) => placeByLabel(legends, label) });
+  const placeOf = (label: string) => placeByLabel(legends, label);
+  return canonicalSteps(text, { platform, placeOf, words: WORDS_ABROAD });
 }
 
 /** What to know about a shortcut on this keyboard and platform: keys it lacks, AltGr, what the system keeps. */
@@ -45,6 +53,40 @@ export function shortcutWarnings(
       ? [...kept, WORDS.noSuchKey(KEY_BY_CODE.get(key.code)?.legend ?? '', layout.name)]
       : kept;
   });
+}
+
+/**
+ * The keys that are pressed for a shortcut, by the labels of this keyboard; null where that is what the shortcut is called
+ * anyway, or where it cannot be typed.
+ */
+export function pressedAs(
+  notation: string,
+  platform: Platform,
+  layout: Layout,
+  keysBy: KeysBy,
+): string | null {
+  const steps = stepsOf(notation);
+  const texts = steps.flatMap((step) => {
+    const resolved = resolveShortcut(step, layout, keysBy);
+    return resolved.ok ? [labelsOf(resolved.value.codes, platform, layout)] : [];
+  });
+  if (steps.length === 0 || texts.length < steps.length) return null;
+  const pressed = texts.join(', ');
+  const shown = displaySteps(notation, platform, layout.legends).replace(/[{}](?=.)|(?<=.)[{}]/g, '');
+  return pressed === shown ? null : pressed;
+}
+
+/** Keys in the order in which the platform writes them, each by its label. */
+function labelsOf(codes: readonly string[], platform: Platform, layout: Layout): string {
+  const held = { ...BARE };
+  let key: string | null = null;
+  for (const code of codes) {
+    const modifier = modifierOf(code);
+    if (modifier) Object.assign(held, { [modifier]: true });
+    else key = code;
+  }
+  const parts = displayShortcut({ ...held, key: null }, platform);
+  return joinParts(key === null ? parts : [...parts, legendOf(key, platform, layout.legends)], platform);
 }
 
 /** The same by place, in our notation, where this keyboard types a shortcut badly or not at all; null elsewhere. */

@@ -99,6 +99,10 @@ export const theme = createTheme({
             backgroundColor: vars?.palette.text.primary,
             color: vars?.palette.tokens.sheet,
           },
+          '&.MuiButton-contained.Mui-disabled': {
+            backgroundColor: vars?.palette.tokens.sunk,
+            color: vars?.palette.text.secondary,
+          },
         }),
       },
     },
@@ -137,6 +141,10 @@ export const theme = createTheme({
           '&.Mui-selected, &.Mui-selected:hover': {
             backgroundColor: vars?.palette.text.primary,
             color: vars?.palette.tokens.sheet,
+          },
+          '&.MuiButton-contained.Mui-disabled': {
+            backgroundColor: vars?.palette.tokens.sunk,
+            color: vars?.palette.text.secondary,
           },
         }),
       },

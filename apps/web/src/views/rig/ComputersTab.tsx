@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import OutlinedInput from '@mui/material/OutlinedInput';
 import { type Device, MOST_COMPUTERS } from '@nimble-lever/core/devices';
-import { LAYOUTS } from '@nimble-lever/core/keys/layouts/list';
+import { LAYOUTS_BY_NAME } from '@nimble-lever/core/keys/layouts/list';
 import { acting, BASE_LAYER, EVERYWHERE, itemAt, type Setup, slotOf } from '@nimble-lever/core/setup';
 import { profileName, triggerNameIn } from '@nimble-lever/core/words';
 import { X } from 'lucide-react';
@@ -131,7 +131,7 @@ function ComputerLayout({ computer }: { readonly computer: string }) {
       value={keyboards[computer] ?? SAME}
       options={[
         [SAME, WORDS.sameLayout(here.name)] as const,
-        ...LAYOUTS.map(({ id, name }) => [id, name] as const),
+        ...LAYOUTS_BY_NAME.map(({ id, name }) => [id, name] as const),
       ]}
       onChange={set}
     />

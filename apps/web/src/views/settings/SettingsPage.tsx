@@ -3,7 +3,7 @@ import MenuItem from '@mui/material/MenuItem';
 import { styled } from '@mui/material/styles';
 import TextField from '@mui/material/TextField';
 import type { Platform } from '@nimble-lever/core/keys';
-import { LAYOUTS, type LayoutEntry } from '@nimble-lever/core/keys/layouts/list';
+import { LAYOUTS, LAYOUTS_BY_NAME, type LayoutEntry } from '@nimble-lever/core/keys/layouts/list';
 import { chooseLayout, choosePlatform } from '../../app/keyboard/keyboard.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { DrawnKeyboard } from '../../pieces/DrawnKeyboard.tsx';
@@ -31,7 +31,7 @@ export function SettingsPage() {
         <p>{WORDS.about}</p>
         <Fields>
           <Autocomplete
-            options={LAYOUTS}
+            options={LAYOUTS_BY_NAME}
             value={LAYOUTS.find(({ id }) => id === layoutId) ?? (LAYOUTS[0] as LayoutEntry)}
             getOptionLabel={({ name }) => name}
             getOptionKey={({ id }) => id}
@@ -39,7 +39,7 @@ export function SettingsPage() {
             disableClearable
             size="small"
             onChange={(_event, choice) => void dispatch(chooseLayout(choice.id))}
-            // Eight and thirty layouts are searched, not scrolled through.
+            // So many layouts are searched, not scrolled through.
             renderInput={(params) => <TextField {...params} label={WORDS.layout} />}
           />
           <TextField

@@ -4,7 +4,7 @@ import OutlinedInput from '@mui/material/OutlinedInput';
 import { styled } from '@mui/material/styles';
 import TextField from '@mui/material/TextField';
 import { readLayout, US_LAYOUT } from '@nimble-lever/core/keys/layouts';
-import { LAYOUTS, type LayoutEntry } from '@nimble-lever/core/keys/layouts/list';
+import { LAYOUTS, LAYOUTS_BY_NAME, type LayoutEntry } from '@nimble-lever/core/keys/layouts/list';
 import { freeShortcut, readAsMadeOn, type Untypeable } from '@nimble-lever/core/setup/shortcuts';
 import { shortcutProblemWords } from '@nimble-lever/core/words';
 import { Check } from 'lucide-react';
@@ -27,15 +27,13 @@ const List = styled('ul')(({ theme: { vars } }) => ({
   listStyle: 'none',
   '& li': {
     display: 'grid',
-    gridTemplateColumns: 'minmax(0, 1fr) auto',
-    gap: '6px 12px',
-    alignItems: 'center',
+    gap: 8,
     padding: '8px 0',
     borderTop: `1px solid ${vars?.palette.divider}`,
   },
-  '& small': { display: 'block', fontSize: 12, color: vars?.palette.text.secondary },
+  '& small': { marginLeft: 6, fontSize: 12, color: vars?.palette.text.secondary },
   '& .answers': { display: 'flex', gap: 6, alignItems: 'center', flexWrap: 'wrap' },
-  '& [role=alert]': { gridColumn: '1 / -1', color: vars?.palette.tokens.brick },
+  '& [role=alert]': { color: vars?.palette.tokens.brick },
 }));
 const Line = styled('p')({ display: 'flex', alignItems: 'center', gap: 8 });
 const Fields = styled('div')({
@@ -144,7 +142,7 @@ function MadeOn() {
       <p>{WORDS.madeOnMeans}</p>
       <Fields>
         <Autocomplete
-          options={LAYOUTS}
+          options={LAYOUTS_BY_NAME}
           value={choice}
           getOptionLabel={({ name }) => name}
           getOptionKey={({ id }) => id}

@@ -7,7 +7,6 @@ export {
   layoutDataSchema,
   type Press,
   readLayout,
-  type Way,
 } from './layout.ts';
 export { type KeyPressed, meaningOf, shortcutOf } from './meaning.ts';
 export {
@@ -20,3 +19,4 @@ export {
 } from './resolve.ts';
 export { typeText, type Untypeable } from './typing.ts';
 export { US_LAYOUT } from './usLayout.ts';
+export { type Way, type Ways, waysOf } from './ways.ts';

@@ -26,16 +26,11 @@ export interface Press {
   readonly altGr: boolean;
 }
 
-/** Presses one after the other that type one character. */
-export type Way = readonly Press[];
-
 /** A keyboard layout made ready. */
 export interface Layout {
   readonly id: string;
   readonly name: string;
   readonly keys: LayoutData['keys'];
-  /** By character: every way to type it, fewest and easiest presses first. */
-  readonly ways: ReadonlyMap<string, readonly Way[]>;
   /** By character, dead keys by the mark they make: every single press of a writing key, easiest first. */
   readonly presses: ReadonlyMap<string, readonly Press[]>;
   /** Whether Latin letters are written on its keys without a modifier. */
@@ -62,66 +57,41 @@ const MARKS: Readonly<Record<string, string>> = {
   '\u0342': '῀',
 };
 
-/** What a dead key gives with the space bar, by its mark (X.Org's Compose for en_US.UTF-8). */
-const SPACING: Readonly<Record<string, string>> = {
-  '\u0300': '`',
-  '\u0301': "'",
-  '\u0302': '^',
-  '\u0303': '~',
-  '\u0304': '¯',
-  '\u0306': '˘',
-  '\u0307': '˙',
-  '\u0308': '"',
-  '\u030a': '°',
-  '\u030b': '˝',
-  '\u030c': 'ˇ',
-  '\u0327': '¸',
-  '\u0328': '˛',
-};
-
-/** Makes a layout ready: an index from characters to the ways to type them. */
+/** Makes a layout ready: what its keys mean, and what they are labelled with. */
 export function readLayout({ id, name, keys }: LayoutData): Layout {
-  const ways = new Map<string, Way[]>();
-  const dead: { readonly mark: string; readonly press: Press }[] = [];
-  for (const [code, levels] of Object.entries(keys)) {
-    levels.forEach((character, level) => {
-      const press = { code, shift: level % 2 === 1, altGr: level >= 2 };
-      const mark = deadMark(character);
-      if (mark) dead.push({ mark, press });
-      else if (character !== '') addWay(ways, character, [press]);
-    });
-  }
-  const direct = [...ways.keys()].map((character) => [character, best(ways.get(character) ?? [])] as const);
-  for (const { mark, press } of dead) {
-    for (const [base, way] of direct) {
-      const composed = base === ' ' ? SPACING[mark] : composedOf(base, mark);
-      if (composed && way) addWay(ways, composed, [press, ...way]);
-    }
-  }
-  for (const list of ways.values()) list.sort(compareWays);
   const presses = pressesOf(keys);
   const hasLatin = Array.from('abcdefghijklmnopqrstuvwxyz').every((letter) =>
     isPlain(presses.get(letter)?.[0]),
   );
-  return { id, name, keys, ways, presses, hasLatin, legends: legendsOf(keys) };
+  return { id, name, keys, presses, hasLatin, legends: legendsOf(keys) };
 }
 
 const isPlain = (press: Press | undefined) => press !== undefined && !press.shift && !press.altGr;
 
-/** Single presses of writing keys by what they type, easiest first. */
+/** Single presses of writing keys by what they type, easiest first; of two alike, the one that is no dead key. */
 function pressesOf(keys: LayoutData['keys']): Layout['presses'] {
-  const presses = new Map<string, Press[]>();
+  const found = new Map<string, { readonly press: Press; readonly isDead: boolean }[]>();
   for (const [code, levels] of Object.entries(keys)) {
     if (KEY_BY_CODE.get(code)?.kind !== 'writing') continue;
     levels.forEach((typed, level) => {
       const character = keyCharacter(typed);
       if (character === '') return;
       const press = { code, shift: level % 2 === 1, altGr: level >= 2 };
-      presses.set(character, [...(presses.get(character) ?? []), press]);
+      const isDead = deadMark(typed) !== null;
+      found.set(character, [...(found.get(character) ?? []), { press, isDead }]);
     });
   }
-  for (const list of presses.values()) list.sort((a, b) => compareWays([a], [b]));
-  return presses;
+  return new Map(
+    [...found].map(([character, list]) => {
+      const sorted = list.toSorted(
+        (a, b) =>
+          pressEffort(a.press) - pressEffort(b.press) ||
+          Number(a.isDead) - Number(b.isDead) ||
+          comparePresses(a.press, b.press),
+      );
+      return [character, sorted.map(({ press }) => press)];
+    }),
+  );
 }
 
 /** What a key counts as that types this: itself, or a dead key's mark. */
@@ -135,55 +105,40 @@ export function deadMark(character: string): string | null {
   return character.startsWith(DEAD_KEY) && character.length > 1 ? character.slice(1) : null;
 }
 
-/** By Unicode composition (NFC): a letter and its mark that are one character together. */
-function composedOf(base: string, mark: string): string | null {
-  const composed = (base + mark).normalize('NFC');
-  return Array.from(composed).length === 1 ? composed : null;
-}
-
-/** There may be several; the best is taken for typing, all are known for reading. */
-function addWay(ways: Map<string, Way[]>, character: string, way: Way): void {
-  const known = ways.get(character);
-  if (known) known.push(way);
-  else ways.set(character, [way]);
-}
-
-/** The one that a shortcut is sent by. */
-function best(ways: readonly Way[]): Way | undefined {
-  return ways.toSorted(compareWays)[0];
-}
-
 /** The place of each key in a layout's list. */
 const PLACES = new Map(KEY_TABLE.map(({ code }, i) => [code, i]));
 
-/** Fewer presses first, then fewer and easier modifiers, then the key's place in the key table. */
-function compareWays(a: Way, b: Way): number {
-  const effort = (way: Way) =>
-    way.reduce((sum, { shift, altGr }) => sum + (shift ? 1 : 0) + (altGr ? 2 : 0), 0);
-  const place = (way: Way) => PLACES.get(way[0]?.code ?? '') ?? 0;
-  return a.length - b.length || effort(a) - effort(b) || place(a) - place(b);
+/** Fewer and easier modifiers first, then the key's place in the key table. */
+export function comparePresses(a: Press, b: Press): number {
+  return pressEffort(a) - pressEffort(b) || (PLACES.get(a.code) ?? 0) - (PLACES.get(b.code) ?? 0);
+}
+
+/** How much is held with a key: AltGr counts as two. */
+export function pressEffort({ shift, altGr }: Press): number {
+  return (shift ? 1 : 0) + (altGr ? 2 : 0);
 }
 
 /**
  * Labels as they are printed: letters as the capitals they type with Shift, a dead key as its mark. Where two keys would
- * have the same although they type different letters (σ and ς), the one whose capital it is has it.
+ * have the same although they type something else, the letter whose capital it is has it (Σ of σ and ς), and the
+ * character itself before the dead key of its mark.
  */
 function legendsOf(keys: LayoutData['keys']): Legends {
-  const writing = Object.entries(keys).filter(([code]) => KEY_BY_CODE.get(code)?.kind === 'writing');
-  const printed = writing.flatMap(([code, [typed = '', shifted = '']]) => {
+  const printed = Object.entries(keys).flatMap(([code, [typed = '', shifted = '']]) => {
     const plain = keyCharacter(typed);
-    if (plain.trim() === '') return [];
+    if (plain.trim() === '' || KEY_BY_CODE.get(code)?.kind !== 'writing') return [];
     const isCapital = /^\p{Ll}$/u.test(plain) && /^\p{Lu}$/u.test(shifted);
-    return [{ code, plain, label: isCapital ? shifted : capitalOf(plain) }];
+    return [{ code, typed, plain, label: isCapital ? shifted : capitalOf(plain) }];
   });
-  const isTaken = ({ plain, label }: (typeof printed)[number]) =>
+  const isOthers = (key: (typeof printed)[number]) =>
     printed.some(
-      (other) => other.label === label && other.plain !== plain && capitalOf(other.plain) === label,
+      (other) =>
+        other.label === key.label &&
+        other.typed !== key.typed &&
+        // The other one has the better claim to it.
+        other.typed === other.plain &&
+        capitalOf(other.plain) === other.label &&
+        !(key.typed === key.plain && capitalOf(key.plain) === key.label),
     );
-  return new Map(
-    printed.map((key) => [
-      key.code,
-      capitalOf(key.plain) !== key.label && isTaken(key) ? key.plain : key.label,
-    ]),
-  );
+  return new Map(printed.map((key) => [key.code, isOthers(key) ? key.typed : key.label]));
 }

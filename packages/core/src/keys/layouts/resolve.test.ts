@@ -7,12 +7,12 @@ import { parseShortcut } from '../parseShortcut.ts';
 import { BARE, formatShortcut, type Shortcut } from '../shortcut.ts';
 import { byPlace, hasKey } from './instead.ts';
 import { keyCharacter, type Layout, layoutDataSchema, readLayout } from './layout.ts';
-import { LAYOUTS } from './layoutList.ts';
+import { LAYOUT_IDS } from './layoutList.ts';
 import { meaningOf, shortcutOf } from './meaning.ts';
 import { type KeysBy, resolveShortcut } from './resolve.ts';
 
 const layouts = new Map(
-  LAYOUTS.map(({ id }) => {
+  LAYOUT_IDS.map((id) => {
     const text = readFileSync(path.join(__dirname, 'xkb', `${id}.json`), 'utf8');
     return [id, readLayout(layoutDataSchema.parse(JSON.parse(text)))] as const;
   }),
@@ -120,7 +120,9 @@ test.each([...layouts.keys()])(
         const pressed = resolveShortcut({ ...held, key: { kind: 'place', code } }, layout, 'place');
         const own = pressed.ok ? pressed.value.codes : [];
         const { codes } = resolved.value;
-        if (codes.join() !== own.join()) expect(typedBy(codes)).toBe(typedBy(own));
+        // A digit is its key, on whichever level the keyboard has it.
+        if (resolved.value.way === 'digit') expect(codes.at(-1)).toBe(code);
+        else if (codes.join() !== own.join()) expect(typedBy(codes)).toBe(typedBy(own));
       }),
       { numRuns: 200 },
     );
