@@ -27,6 +27,7 @@ type Of<Own extends Kind> = Extract<Action, { kind: Own }>;
 const ASKS = {
   shortcut: false,
   command: false,
+  intent: false,
   sequence: false,
   button: false,
   page: false,
@@ -123,6 +124,7 @@ export function ActionFields({ target, action, onEditMenu }: Props) {
       );
     case 'shortcut':
     case 'command':
+    case 'intent':
     case 'sequence':
     case 'button':
     case 'page':

@@ -3,10 +3,11 @@ import {
   BASE_LAYER,
   type Command,
   commandPairs,
+  intentsIn,
   type Profile,
   type Setup,
 } from '@nimble-lever/core/setup';
-import { commonCommandsIn, describeAction } from '@nimble-lever/core/words';
+import { commonCommandsIn, describeAction, intentName } from '@nimble-lever/core/words';
 import type { ActionTarget } from './actionTarget.ts';
 import { WORDS } from './words.ts';
 
@@ -56,6 +57,7 @@ export function actionChoices({
     ...pairChoices(pair, own, setup.commonCommands),
     ...own.map(command(WORDS.choices.program(programName))),
     ...commonCommandsIn(setup, profile).map(command(WORDS.choices.common)),
+    ...intentChoices(setup),
     ...listed([...otherActions(setup), ...messages]),
     {
       id: 'new-menu',
@@ -66,6 +68,15 @@ export function actionChoices({
       other: null,
     },
   ];
+}
+
+/** Ideas that programs share: each of them runs its own command for it. */
+function intentChoices(setup: Setup): readonly ActionChoice[] {
+  return intentsIn(setup).map((intent): ActionChoice => {
+    const action: Action = { kind: 'intent', intent };
+    const name = WORDS.intent(intentName(intent));
+    return { id: choiceId(action), name, group: WORDS.choices.intents, shortcut: null, action, other: null };
+  });
 }
 
 /** Commands that undo each other's step, for both ways of a movement at once. */
@@ -137,6 +148,8 @@ export function choiceId(action: Action): string {
   switch (action.kind) {
     case 'command':
       return `command ${action.command}`;
+    case 'intent':
+      return `intent ${action.intent}`;
     case 'button':
       return `button ${action.button}`;
     case 'wheel':

@@ -47,8 +47,10 @@ export const WORDS = {
     pairs: 'Both ways at once',
     program: (name: string) => name,
     common: 'Common',
+    intents: 'Each program its own',
     other: 'Other things',
   },
+  intent: (name: string) => `${name}, each program its own`,
   newMenu: 'New radial menu',
   // Guards, targets and repeats: what the chooser does not ask.
   asks: 'Asks for',

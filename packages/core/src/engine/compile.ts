@@ -10,7 +10,7 @@ import {
 import type { NoKey } from '../keys/layouts/index.ts';
 import { indexRules, profileChain, type RuleIndex } from '../resolve/index.ts';
 import type { Result } from '../result.ts';
-import { EVERYWHERE, type Profile, type Program, type Setup, slotIn } from '../setup/index.ts';
+import { type Command, EVERYWHERE, type Profile, type Program, type Setup, slotIn } from '../setup/index.ts';
 import { plainly, sendingOf } from './compileEffect.ts';
 import { type CompiledMacro, compileMacro } from './compileMacro.ts';
 import { type CompiledMenu, compileMenu } from './compileMenu.ts';
@@ -59,6 +59,8 @@ export interface Compiled {
   readonly profiles: ReadonlyMap<string, CompiledProfile>;
   readonly macros: ReadonlyMap<string, CompiledMacro>;
   readonly menus: ReadonlyMap<string, CompiledMenu>;
+  /** By program, then intent: its first command of that. */
+  readonly intents: ReadonlyMap<string, ReadonlyMap<string, Command>>;
   /** Programs that read keys by their place. */
   readonly readsPlaces: ReadonlySet<string>;
   /** The keyboards it is compiled for. */
@@ -120,10 +122,21 @@ export function compile(
     profiles,
     macros: macrosSame ? previous.macros : byId(setup.macros, (macro) => compileMacro(setup, macro)),
     menus: menusSame ? previous.menus : byId(setup.radialMenus, (menu) => compileMenu(setup, menu)),
+    intents: previous && before?.programs === setup.programs ? previous.intents : intentsOf(setup),
     readsPlaces: new Set(setup.programs.filter(({ keysBy }) => keysBy === 'place').map(({ id }) => id)),
     keyboards,
     memo: { chains: new Map(), uses: new Map(), keys: previous?.memo.keys ?? new Map() },
   };
+}
+
+/** The commands of programs by their intents. */
+function intentsOf({ programs }: Setup): Compiled['intents'] {
+  return byId(programs, ({ commands }) => {
+    const found = new Map<string, Command>();
+    for (const command of commands)
+      if (command.intent !== null && !found.has(command.intent)) found.set(command.intent, command);
+    return found;
+  });
 }
 
 /** A list as a map from its ids. */

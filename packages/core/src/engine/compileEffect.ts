@@ -55,6 +55,7 @@ export function effectOf(setup: Setup, profile: Profile, action: Action): Effect
     }
     case 'sequence':
       return { kind: 'sequence', typed: action.shortcuts.map(typedAs) };
+    case 'intent':
     case 'text':
     case 'button':
     case 'click':
@@ -78,6 +79,6 @@ export function typedAs(shortcut: string): Typed {
 }
 
 /** A command's shortcut, without what else is known of it: what is compiled is the same when only that changes. */
-function typedBy({ shortcut, keysBy, onLayout }: Command): Typed {
+export function typedBy({ shortcut, keysBy, onLayout }: Command): Typed {
   return { shortcut, keysBy, onLayout };
 }

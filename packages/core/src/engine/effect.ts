@@ -10,6 +10,7 @@ type Kept = Extract<
 /** What an action sends or changes, ready to go. */
 export type Effect =
   | { readonly kind: 'keys'; readonly typed: Typed }
+  | { readonly kind: 'intent'; readonly intent: string }
   | { readonly kind: 'sequence'; readonly typed: readonly Typed[] }
   | { readonly kind: 'text'; readonly text: string }
   | { readonly kind: 'button'; readonly button: number }

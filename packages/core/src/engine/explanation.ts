@@ -41,6 +41,12 @@ export type StateChange =
       /** What the keyboard is called. */
       readonly layout: string;
     }
+  | {
+      /** An intent that the program that was to get it has no command for. Null where none is in front. */
+      readonly kind: 'no-intent';
+      readonly intent: string;
+      readonly program: string | null;
+    }
   | { readonly kind: 'radial-open'; readonly menu: string }
   | { readonly kind: 'radial-highlight'; readonly menu: string; readonly item: number | null }
   | {

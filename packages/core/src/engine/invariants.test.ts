@@ -47,6 +47,7 @@ test('the random runs meet every kind of outcome, change and stroke', () => {
     'menu',
     'message',
     'moved',
+    'no-intent',
     'no-key',
     'noted',
     'page',

@@ -1,6 +1,6 @@
 import { EVERYWHERE } from '../setup/index.ts';
 import { destinationOf, profileFor, programAt } from './destination.ts';
-import type { Effect, Sending } from './effect.ts';
+import type { Effect, Sending, Typed } from './effect.ts';
 import { endHold } from './holds.ts';
 import { layerOn, onceLayer, showPage } from './layers.ts';
 import { buttonDown, exactly, keysDown, tapKeys } from './ledger.ts';
@@ -10,7 +10,7 @@ import { changeSpeed, setDeviceIndex } from './speeds.ts';
 import type { Destination, Hold, Using } from './state.ts';
 import { type StepContext, send } from './stepContext.ts';
 import { messageValue } from './stroke.ts';
-import { type Chords, keysFor, keysForAll } from './typed.ts';
+import { type Chords, keysFor, keysForAll, typedOfIntent } from './typed.ts';
 
 /** Effects of one kind. */
 type EffectOf<Kind extends Effect['kind']> = Extract<Effect, { kind: Kind }>;
@@ -22,6 +22,7 @@ export function begin(context: StepContext, sending: Sending, using: Using): rea
   if (focus) focusFirst(context, first);
   switch (effect.kind) {
     case 'keys':
+    case 'intent':
     case 'button':
     case 'message':
     case 'sequence':
@@ -52,14 +53,14 @@ const NOTHING: readonly Hold[] = [];
 function sendTo(
   context: StepContext,
   to: Destination,
-  effect: EffectOf<'keys' | 'button' | 'message' | 'sequence' | 'text' | 'click' | 'wheel'>,
+  effect: EffectOf<'keys' | 'intent' | 'button' | 'message' | 'sequence' | 'text' | 'click' | 'wheel'>,
 ): readonly Hold[] {
   switch (effect.kind) {
-    case 'keys': {
-      const chords = keysFor(context, to, effect.typed);
-      const [only] = chords;
-      if (only && chords.length === 1) return keysDown(context, to, only);
-      return tapEach(context, to, chords);
+    case 'keys':
+      return pressKeys(context, to, effect.typed);
+    case 'intent': {
+      const typed = typedOfIntent(context, to, effect.intent);
+      return typed ? pressKeys(context, to, typed) : NOTHING;
     }
     case 'button':
       return [buttonDown(context, to, effect.button)];
@@ -77,6 +78,13 @@ function sendTo(
       sendWheel(context, to, effect);
       return NOTHING;
   }
+}
+
+/** One chord is held; a shortcut of several steps has no length. */
+function pressKeys(context: StepContext, to: Destination, typed: Typed): readonly Hold[] {
+  const chords = keysFor(context, to, typed);
+  const [only] = chords;
+  return only && chords.length === 1 ? keysDown(context, to, only) : tapEach(context, to, chords);
 }
 
 /** Shortcuts one after the other, each exact. */

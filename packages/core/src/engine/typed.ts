@@ -2,6 +2,7 @@ import { parseSteps } from '../keys/index.ts';
 import { type KeysBy, type Layout, type NoKey, resolveShortcut } from '../keys/layouts/index.ts';
 import { ok, type Result } from '../result.ts';
 import type { Compiled } from './compile.ts';
+import { typedBy } from './compileEffect.ts';
 import { programAt } from './destination.ts';
 import type { Typed } from './effect.ts';
 import { keyboardOf } from './keyboards.ts';
@@ -28,6 +29,15 @@ export function keysFor(context: StepContext, to: Destination, typed: Typed): Ch
   if (found.ok) return found.value;
   context.changes.push({ kind: 'no-key', shortcut, missing: found.problem, layout: layout.name });
   return NONE;
+}
+
+/** The command of an intent that the program has that gets it, as what is typed; null, and said, where it has none. */
+export function typedOfIntent(context: StepContext, to: Destination, intent: string): Typed | null {
+  const program = to.program ?? programAt(context.state, to.computer);
+  const command = program === null ? undefined : context.compiled.intents.get(program)?.get(intent);
+  if (command) return typedBy(command);
+  context.changes.push({ kind: 'no-intent', intent, program });
+  return null;
 }
 
 /** The keys of shortcuts one after the other; none where one of them cannot be typed: half of it would do harm. */

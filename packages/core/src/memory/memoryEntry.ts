@@ -41,4 +41,5 @@ export type MemoryReason =
   | 'pointer'
   | 'key'
   | 'no-key'
+  | 'intent'
   | 'full';

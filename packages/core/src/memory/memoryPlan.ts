@@ -7,6 +7,7 @@ import {
   BASE_LAYER,
   type Behaviour,
   commandOf,
+  commandOfIntent,
   keysByOf,
   type Profile,
   type Setup,
@@ -98,6 +99,13 @@ function actionDoes(source: Source, action: Action, held: boolean): MemoryDoes |
       const command = commandOf(setup, owner, action.command);
       const own = command?.onLayout[layout.id] ?? command?.shortcut ?? '';
       return keysDo(source, [{ shortcut: own, keysBy: command?.keysBy ?? null }], held);
+    }
+    case 'intent': {
+      const program = setup.programs.find(({ id }) => id === owner.program);
+      const command = commandOfIntent(program, action.intent);
+      if (!command) return 'intent';
+      const own = command.onLayout[layout.id] ?? command.shortcut;
+      return keysDo(source, [{ shortcut: own, keysBy: command.keysBy }], held);
     }
     case 'sequence':
       return keysDo(

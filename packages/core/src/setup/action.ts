@@ -73,6 +73,8 @@ const actionOptions = [
   z.strictObject({ kind: z.literal('shortcut'), shortcut: shortcutSchema }),
   /** A command of the profile's program, or a common one. */
   z.strictObject({ kind: z.literal('command'), command: idSchema }),
+  /** The command of an intent that the program has that gets it; nothing where it has none. */
+  z.strictObject({ kind: z.literal('intent'), intent: idSchema }),
   /** Shortcuts one after the other, each exact. */
   z.strictObject({ kind: z.literal('sequence'), shortcuts: z.array(shortcutSchema).min(1).max(20) }),
   z.strictObject({ kind: z.literal('text'), text: typedTextSchema }),

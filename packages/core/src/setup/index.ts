@@ -92,6 +92,7 @@ export {
 // The whole of a set-up looked at, as a file or a database gives it.
 export type { Fault } from './fault.ts';
 export { checkSetup, findFaults } from './findFaults.ts';
+export { commandOfIntent, intentsIn } from './intents.ts';
 export type { ItemKind } from './itemKinds.ts';
 // The parts of a set-up, with their limits.
 export { type Macro, type MacroStep, MOST_STEPS, macroSchema, STEPS_DEEP, type StepBody } from './macro.ts';

@@ -29,6 +29,7 @@ const ACTION_NAMES: { readonly [Kind in Action['kind']]: NamedBy<Kind> } = {
   program: ({ program }) => [{ kind: 'program', id: program }],
   radial: ({ menu }) => [{ kind: 'radial-menu', id: menu }],
   shortcut: () => NONE,
+  intent: () => NONE,
   sequence: () => NONE,
   text: () => NONE,
   button: () => NONE,

@@ -3,11 +3,20 @@ import {
   type Action,
   type Command,
   commandOf,
+  commandOfIntent,
   type Family,
   type Profile,
   type Setup,
 } from '../setup/index.ts';
-import { deviceName, layerName, macroName, profileName, programName, radialMenuName } from './names.ts';
+import {
+  deviceName,
+  intentName,
+  layerName,
+  macroName,
+  profileName,
+  programName,
+  radialMenuName,
+} from './names.ts';
 
 /** Families as headings. */
 export const FAMILY_NAMES: Readonly<Record<Family, string>> = {
@@ -47,6 +56,7 @@ export function describeAction(setup: Setup, profile: Profile, action: Action): 
   if (action.kind === 'shortcut' || action.kind === 'command') return describeKeys(setup, profile, action);
   const other = { family: 'system', intent: null, shortcut: null, command: null } as const;
   if (action.kind === 'sequence') return describeSequence(setup, profile, action.shortcuts);
+  if (action.kind === 'intent') return describeIntent(setup, profile, action.intent);
   if (action.kind === 'wheel') {
     return { ...other, ...WHEELS[action.axis][action.ticks > 0 ? 0 : 1], family: 'move' };
   }
@@ -59,10 +69,24 @@ export function describeAction(setup: Setup, profile: Profile, action: Action): 
  * only keys: it would not do that for them.
  */
 export function describeActionIn(setup: Setup, column: Profile, owner: Profile, action: Action): ActionInfo {
+  if (action.kind === 'intent') return describeIntent(setup, column, action.intent);
   const info = describeAction(setup, owner, action);
   if (column.program === null || column.program === owner.program || info.shortcut === null) return info;
   if (action.kind === 'sequence') return describeSequence(setup, column, action.shortcuts);
   return describeKeys(setup, column, { kind: 'shortcut', shortcut: info.shortcut });
+}
+
+/** An intent is what the program of a column has for it; in Everywhere it is only that. */
+function describeIntent(setup: Setup, profile: Profile, intent: string): ActionInfo {
+  const program = setup.programs.find(({ id }) => id === profile.program);
+  const command = commandOfIntent(program, intent);
+  const name = intentName(intent);
+  if (command) {
+    const { family, shortcut } = command;
+    return { name: command.name, family, intent, shortcut, command };
+  }
+  const called = program ? `No “${name}” here` : name;
+  return { name: called, family: 'system', intent: program ? null : intent, shortcut: null, command: null };
 }
 
 /** Shortcuts one after the other: by their commands, where each has one; the same in a row is counted. */
@@ -102,7 +126,7 @@ function describeKeys(
 }
 
 /** Actions whose names come from their kind; the others are called what the program calls them. */
-type Named = Exclude<Action, { kind: 'shortcut' | 'command' | 'wheel' | 'sequence' }>;
+type Named = Exclude<Action, { kind: 'shortcut' | 'command' | 'intent' | 'wheel' | 'sequence' }>;
 
 /** What an action is called, short enough for a cell. */
 function actionName(setup: Setup, action: Named): string {

@@ -1,7 +1,7 @@
 import type { StateChange } from '../engine/index.ts';
 import type { NoKey } from '../keys/layouts/index.ts';
 import type { Setup } from '../setup/index.ts';
-import { layerName, macroName, radialMenuName } from './names.ts';
+import { intentName, layerName, macroName, programName, radialMenuName } from './names.ts';
 
 /** What the engine changed of its own, in words; nothing for what is told otherwise. */
 export function changeWords(setup: Setup, change: StateChange): string[] {
@@ -24,6 +24,10 @@ export function changeWords(setup: Setup, change: StateChange): string[] {
       return [`${macroName(setup, change.macro)} ${change.runs ? 'runs' : 'has ended'}.`];
     case 'no-key':
       return [noKeyWords(change.shortcut, change.missing, change.layout)];
+    case 'no-intent': {
+      const owner = change.program === null ? 'Nothing in front' : programName(setup, change.program);
+      return [`${owner} has no command for “${intentName(change.intent)}”: nothing is sent.`];
+    }
     case 'radial-open':
       return [`${radialMenuName(setup, change.menu)} opens.`];
     case 'radial-highlight': {

@@ -18,6 +18,7 @@ export { memoryDoesWords, memoryProblemWords, memoryReasonWords } from './memory
 export {
   capital,
   deviceName,
+  intentName,
   layerName,
   macroName,
   profileName,

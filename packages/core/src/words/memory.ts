@@ -18,6 +18,7 @@ const REASONS: Readonly<Record<MemoryReason, string>> = {
   layer: 'Layers and pages need Nimble Lever.',
   message: 'Control messages need Nimble Lever.',
   pointer: 'What depends on the pointer or the device’s state needs Nimble Lever.',
+  intent: 'Which command an intent is depends on the program in front.',
   'no-key': 'The keyboard’s layout has no key for it.',
   key: 'No USB usage stands for one of its keys.',
   full: 'No room is left in the slot.',

@@ -97,3 +97,9 @@ export function triggerNameIn(setup: Setup, deviceId: string, controlId: string,
   const control = device?.controls.find(({ id }) => id === controlId);
   return control ? triggerName(control, trigger) : controlId;
 }
+
+/** An intent as people read it: `zoom-in` is "Zoom in". */
+export function intentName(intent: string): string {
+  const words = intent.replaceAll('-', ' ');
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}

@@ -109,6 +109,10 @@ export class SlowActions {
   #send(action: SlowAction, to: To): End | null {
     const { desk } = this;
     switch (action.kind) {
+      case 'intent': {
+        const keyed = desk.intentOf(to, action.intent);
+        return keyed ? this.#send(keyed, to) : nothing;
+      }
       case 'shortcut': {
         const chords = desk.keysOf(to, action) ?? [];
         const [only] = chords;
@@ -185,6 +189,7 @@ export class SlowActions {
       case 'macro':
         return this.#macro(action.macro, owner, to);
       case 'shortcut':
+      case 'intent':
       case 'sequence':
       case 'command':
       case 'text':

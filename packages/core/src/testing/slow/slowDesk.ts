@@ -30,7 +30,10 @@ export class SlowDesk {
   readonly strokes: Bare[] = [];
 
   /** @param keysOf the keys of a shortcut, for who gets it; null where they cannot be typed */
-  constructor(readonly keysOf: (to: To, keyed: Keyed) => readonly (readonly string[])[] | null) {}
+  constructor(
+    readonly keysOf: (to: To, keyed: Keyed) => readonly (readonly string[])[] | null,
+    readonly intentOf: (to: To, intent: string) => Keyed | null,
+  ) {}
 
   #downs: Down[] = [];
 

@@ -5,7 +5,7 @@ import { applyEdit, type Setup } from '../../setup/index.ts';
 import type { Happens } from '../arbitraryEvents.ts';
 import { SlowActions } from './slowActions.ts';
 import { SlowClock } from './slowClock.ts';
-import { type Bare, SlowDesk } from './slowDesk.ts';
+import { type Bare, SlowDesk, type To } from './slowDesk.ts';
 import { SlowEnding } from './slowEnding.ts';
 import { type Choice, controlIn, look, profileFor } from './slowLook.ts';
 import { SlowMoves } from './slowMoves.ts';
@@ -33,10 +33,15 @@ export class SlowEngine {
     this.#setup = setup;
     const inFront = (computer: string | null) =>
       this.#setup.profiles[profileFor(this.#setup, this.#frontAt(computer), null)]?.program ?? null;
-    this.#desk = new SlowDesk(({ program, computer }, keyed) => {
-      const reader = this.#setup.programs.find(({ id }) => id === (program ?? inFront(computer)));
-      return slowKeys(keyed, keyboards, computer, reader);
-    });
+    const readerOf = ({ program, computer }: To) =>
+      this.#setup.programs.find(({ id }) => id === (program ?? inFront(computer)));
+    this.#desk = new SlowDesk(
+      (to, keyed) => slowKeys(keyed, keyboards, to.computer, readerOf(to)),
+      (to, intent) => {
+        const own = readerOf(to)?.commands.filter((command) => command.intent === intent)[0];
+        return own ? { kind: 'shortcut', ...own } : null;
+      },
+    );
     this.#actions = new SlowActions(setup, this.#desk, this.#clock, {
       profile: (computer) => this.#profileAt(computer),
       programInFront: inFront,
