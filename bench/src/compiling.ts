@@ -1,5 +1,5 @@
-import { type Compiled, chordsOf, compile, INITIAL_STATE, step } from '@nimble-lever/core/engine';
-import type { Layout } from '@nimble-lever/core/keys/layouts';
+import { type Compiled, compile, INITIAL_STATE, step } from '@nimble-lever/core/engine';
+import { chordsOf, type Layout } from '@nimble-lever/core/keys/layouts';
 import { resolveProfile } from '@nimble-lever/core/resolve';
 import { acting, applyEdit, type Edit, everyShortcut, itemAt, type Setup } from '@nimble-lever/core/setup';
 import { type Times, timed } from './times.ts';

@@ -7,7 +7,7 @@ import {
   triggersOf,
   tunedControl,
 } from '../devices/index.ts';
-import type { NoKey } from '../keys/layouts/index.ts';
+import type { Chords, NoKey } from '../keys/layouts/index.ts';
 import { indexRules, profileChain, type RuleIndex } from '../resolve/index.ts';
 import type { Result } from '../result.ts';
 import { type Command, EVERYWHERE, type Profile, type Program, type Setup, slotIn } from '../setup/index.ts';
@@ -17,7 +17,6 @@ import { type CompiledMenu, compileMenu } from './compileMenu.ts';
 import type { Sending } from './effect.ts';
 import { type Keyboards, US_KEYBOARDS } from './keyboards.ts';
 import type { ResolvedUse } from './state.ts';
-import type { Chords } from './typed.ts';
 
 /** A profile made ready: what an event needs, found by one lookup. */
 interface CompiledProfile {

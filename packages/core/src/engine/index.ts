@@ -11,4 +11,3 @@ export { type Simulated, simulate } from './simulate.ts';
 export { type EngineState, type Held, type Hold, INITIAL_STATE, type OpenMenu } from './state.ts';
 export { type Advanced, advance, MOST_DUE, type Stepped, step } from './step.ts';
 export { type Stroke, strokeSchema } from './stroke.ts';
-export { type Chords, chordsOf } from './typed.ts';

@@ -1,4 +1,4 @@
-import { acting, demoSetup, slotKey } from '../setup/index.ts';
+import { acting, demoSetup, type Setup, slotKey } from '../setup/index.ts';
 import { short } from '../testing/index.ts';
 import { describeActionIn } from '../words/index.ts';
 import type { EngineEvent } from './event.ts';
@@ -10,7 +10,7 @@ const everywhere = demo.profiles.everywhere;
 if (!everywhere) throw new Error('no Everywhere');
 const key = slotKey('base', 'twelve-pad', 'key-11', 'press');
 const binding = { behaviour: acting(ACTION, 'tap'), face: null, note: null };
-const setup = {
+const setup: Setup = {
   ...demo,
   profiles: {
     ...demo.profiles,

@@ -1,3 +1,4 @@
+import type { Chords } from '../keys/layouts/index.ts';
 import { EVERYWHERE } from '../setup/index.ts';
 import { destinationOf, profileFor, programAt } from './destination.ts';
 import type { Effect, Sending, Typed } from './effect.ts';
@@ -10,7 +11,7 @@ import { changeSpeed, setDeviceIndex } from './speeds.ts';
 import type { Destination, Hold, Using } from './state.ts';
 import { type StepContext, send } from './stepContext.ts';
 import { messageValue } from './stroke.ts';
-import { type Chords, keysFor, keysForAll, typedOfIntent } from './typed.ts';
+import { keysFor, keysForAll, typedOfIntent } from './typed.ts';
 
 /** Effects of one kind. */
 type EffectOf<Kind extends Effect['kind']> = Extract<Effect, { kind: Kind }>;

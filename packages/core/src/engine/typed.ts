@@ -1,6 +1,5 @@
-import { parseSteps } from '../keys/index.ts';
-import { type KeysBy, type Layout, type NoKey, resolveShortcut } from '../keys/layouts/index.ts';
-import { ok, type Result } from '../result.ts';
+import { type Chords, chordsOf, type KeysBy, type Layout, type NoKey } from '../keys/layouts/index.ts';
+import type { Result } from '../result.ts';
 import type { Compiled } from './compile.ts';
 import { typedBy } from './compileEffect.ts';
 import { programAt } from './destination.ts';
@@ -8,9 +7,6 @@ import type { Typed } from './effect.ts';
 import { keyboardOf } from './keyboards.ts';
 import type { Destination } from './state.ts';
 import type { StepContext } from './stepContext.ts';
-
-/** Shortcuts as the codes of their keys, in the order in which they go down. */
-export type Chords = readonly (readonly string[])[];
 
 /** Nothing to press. */
 const NONE: Chords = [];
@@ -59,16 +55,4 @@ function chordsOn(
   const found = chordsOf(shortcut, layout, keysBy);
   memo.keys.set(key, found);
   return found;
-}
-
-/** The keys of a shortcut's steps on a layout. What cannot be read has none; a sound set-up has no such shortcut. */
-export function chordsOf(shortcut: string, layout: Layout, keysBy: KeysBy): Result<Chords, NoKey> {
-  const steps = parseSteps(shortcut);
-  const chords: (readonly string[])[] = [];
-  for (const step of steps.ok ? steps.value : []) {
-    const resolved = resolveShortcut(step, layout, keysBy);
-    if (!resolved.ok) return resolved;
-    chords.push(resolved.value.codes);
-  }
-  return ok(chords);
 }

@@ -1,6 +1,5 @@
 import { type Device, isPressed, type Trigger, triggersOf } from '../devices/index.ts';
-import { chordsOf } from '../engine/index.ts';
-import type { KeysBy, Layout } from '../keys/layouts/index.ts';
+import { chordsOf, type KeysBy, type Layout } from '../keys/layouts/index.ts';
 import { profileChain, resolveBehaviour } from '../resolve/index.ts';
 import {
   type Action,

@@ -1,3 +1,4 @@
+export { type Chords, chordsOf } from './chords.ts';
 export { byPlace, hasKey } from './instead.ts';
 export { keyValue } from './keyValue.ts';
 export {
