@@ -1,6 +1,7 @@
 #!/usr/bin/env node
 // Measures engine, Board and store, bundled as they run: `npm run bench`, with `--json` for a program to read,
 // `--quick` for fewer events in the memory test, `engine` or `store` for one part.
+import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { alone } from './lib/lock.mjs';
 import { ensureNpmPackages } from './lib/packages.mjs';
@@ -25,6 +26,9 @@ await main(async () => {
   const { runAside } = await import('./lib/run.mjs');
   const { openServer } = await import('./lib/database.mjs');
   const bundle = path.join(ensureLocal(), 'bench.mjs');
+  // What the server uses is run as it is.
+  const server = JSON.parse(readFileSync(path.join(ROOT, 'apps/server/package.json'), 'utf8'));
+  const served = Object.keys(server.dependencies).filter((name) => !name.startsWith('@nimble-lever/'));
   await build({
     entryPoints: [path.join(ROOT, 'bench/src/main.ts')],
     bundle: true,
@@ -33,17 +37,7 @@ await main(async () => {
     outfile: bundle,
     logLevel: 'error',
     plugins: [scriptsStay],
-    external: [
-      'playwright-core',
-      'pg',
-      'typeorm',
-      'reflect-metadata',
-      'pino',
-      'pino-http',
-      'ws',
-      'express',
-      'helmet',
-    ],
+    external: ['esbuild', 'playwright-core', ...served],
   });
   const parts = process.argv.slice(2);
   const database = parts.includes('engine') ? null : await alone(() => openServer('bench'));

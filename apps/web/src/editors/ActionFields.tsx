@@ -7,6 +7,7 @@ import type { Action, Message } from '@nimble-lever/core/setup';
 import { ChoiceField } from '../pieces/ChoiceField.tsx';
 import { NumberField } from '../pieces/NumberField.tsx';
 import type { ActionTarget } from './actionTarget.ts';
+import { HeldKeys } from './HeldKeys.tsx';
 import { TextActionField } from './TextActionField.tsx';
 import { WORDS } from './words.ts';
 
@@ -35,6 +36,7 @@ const ASKS = {
   macro: false,
   text: true,
   click: true,
+  drag: true,
   wheel: true,
   layer: true,
   program: true,
@@ -65,6 +67,18 @@ export function ActionFields({ target, action, onEditMenu }: Props) {
       return <TextActionField action={action} onChange={setAction} />;
     case 'click':
       return <ClickFields action={action} onChange={setAction} />;
+    case 'drag':
+      return (
+        <Row>
+          <ChoiceField
+            label={WORDS.dragButton}
+            value={String(action.button)}
+            options={WORDS.dragButtons.map((name, i) => [String(i), name] as const)}
+            onChange={(button) => setAction({ ...action, button: Number(button) })}
+          />
+          <HeldKeys keys={action.keys} onChange={(keys) => setAction({ ...action, keys })} />
+        </Row>
+      );
     case 'wheel':
       return (
         <Row>
@@ -76,6 +90,7 @@ export function ActionFields({ target, action, onEditMenu }: Props) {
             // The direction was chosen in the list; here only how far.
             onChange={(ticks) => setAction({ ...action, ticks: Math.sign(action.ticks) * ticks })}
           />
+          <HeldKeys keys={action.keys ?? null} onChange={(keys) => setAction(withHeld(action, keys))} />
         </Row>
       );
     case 'layer':
@@ -171,8 +186,15 @@ function ClickFields({ action, onChange }: { action: Of<'click'>; onChange: (act
             onChange={(value) => onChange({ ...action, at: { ...at, [axis]: value } })}
           />
         ))}
+      <HeldKeys keys={action.keys ?? null} onChange={(keys) => onChange(withHeld(action, keys))} />
     </Row>
   );
+}
+
+/** A click or wheel ticks with other keys held, or none. */
+function withHeld(action: Of<'click'> | Of<'wheel'>, keys: string | null): Action {
+  const { keys: _before, ...bare } = action;
+  return keys === null ? bare : { ...bare, keys };
 }
 
 /** For which device an action counts: the one it is on, or another. Null is "the one that is pressed". */

@@ -10,12 +10,12 @@ import { describeAction, shortcutProblemWords } from '@nimble-lever/core/words';
 import { Keyboard, TriangleAlert } from 'lucide-react';
 import { useContext, useState } from 'react';
 import { selectLayout } from '../app/keyboard/keyboardSlice.ts';
-import { pressedAs, readTyped, shortcutWarnings } from '../app/keyboard/typedShortcut.ts';
+import { pressedAs, readPointer, readTyped, shortcutWarnings } from '../app/keyboard/typedShortcut.ts';
 import { UseInstead } from '../app/keyboard/UseInstead.tsx';
 import { useAppSelector } from '../app/store.ts';
 import { Cap } from '../pieces/Keycap.tsx';
 import { KeyboardContext } from '../pieces/keyboard.ts';
-import { type ActionTarget, takeSteps } from './actionTarget.ts';
+import { type ActionTarget, pointerAction, takeSteps } from './actionTarget.ts';
 import { WORDS } from './words.ts';
 
 const Row = styled('div')({ display: 'flex', gap: 6, alignItems: 'center' });
@@ -80,6 +80,13 @@ export function TypedShortcut({ target, placeholder = WORDS.typeShortcut, onReco
   const take = () => {
     // Left as it was: leaving a field is no edit.
     if (text.trim() === shown) {
+      setProblem(null);
+      return;
+    }
+    const pointer = readPointer(text, platform, legends);
+    if (pointer) {
+      target.setAction(pointerAction(pointer));
+      setDraft({ place, text: '', told: [] });
       setProblem(null);
       return;
     }

@@ -109,6 +109,7 @@ function otherActions(setup: Setup): readonly Action[] {
     { kind: 'text', text: 'heron' },
     ...[0, 1, 2].map((button): Action => ({ kind: 'button', button })),
     { kind: 'click', button: 0, count: 2, at: null },
+    { kind: 'drag', keys: 'Space', button: 0 },
     { kind: 'wheel', ticks: 1, axis: 'vertical' },
     { kind: 'wheel', ticks: -1, axis: 'vertical' },
     { kind: 'wheel', ticks: 1, axis: 'horizontal' },
@@ -135,11 +136,13 @@ function otherActions(setup: Setup): readonly Action[] {
 function otherChoice(setup: Setup, profile: Profile, action: Action): ActionChoice {
   const { name, shortcut } = describeAction(setup, profile, action);
   const called =
-    action.kind === 'text'
-      ? WORDS.typeText
-      : action.kind === 'radial' || action.kind === 'macro'
-        ? `${WORDS.kinds[action.kind]}: ${name}`
-        : name;
+    action.kind === 'drag'
+      ? WORDS.drag
+      : action.kind === 'text'
+        ? WORDS.typeText
+        : action.kind === 'radial' || action.kind === 'macro'
+          ? `${WORDS.kinds[action.kind]}: ${name}`
+          : name;
   return { id: choiceId(action), name: called, group: WORDS.choices.other, shortcut, action, other: null };
 }
 
@@ -172,6 +175,7 @@ export function choiceId(action: Action): string {
     case 'message':
       return `message ${action.message.protocol}`;
     // What is typed is not part of it: whatever text, it is listed once.
+    case 'drag':
     case 'shortcut':
     case 'sequence':
     case 'text':

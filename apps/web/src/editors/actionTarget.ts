@@ -1,4 +1,4 @@
-import { formatShortcut, parseSteps } from '@nimble-lever/core/keys';
+import { formatShortcut, type PointerUse, parseSteps } from '@nimble-lever/core/keys';
 import type { Action, Profile, Setup, SingleEdit } from '@nimble-lever/core/setup';
 import { commandWithShortcut } from '@nimble-lever/core/words';
 
@@ -44,4 +44,17 @@ export function takeSteps({ setup, profile, setAction }: ActionTarget, notation:
     setAction({ kind: 'sequence', shortcuts: steps.value.map(formatShortcut) });
   } else setAction({ kind: 'shortcut', shortcut: notation });
   return command?.name ?? null;
+}
+
+/** A use of the pointer, as it was typed, as an action. */
+export function pointerAction({ keys, act }: PointerUse): Action {
+  const held = keys === null ? {} : { keys };
+  switch (act.kind) {
+    case 'drag':
+      return { ...act, keys };
+    case 'click':
+      return { ...act, at: null, ...held };
+    case 'wheel':
+      return { ...act, ...held };
+  }
 }

@@ -40,6 +40,11 @@ export const WORDS = {
   repeat: 'Repeat',
   release: 'Release',
   typeText: 'Type text',
+  drag: 'Drag, with keys held',
+  dragButton: 'Button that is held',
+  dragButtons: ['Left button', 'Middle button', 'Right button'],
+  heldKeys: 'Keys held meanwhile',
+  noKeys: 'with no keys',
   kinds: { radial: 'Radial menu', macro: 'Macro' },
   // Headings of the list, in its order.
   pair: (own: string, other: string) => `${own}, and ${other.toLowerCase()} the other way`,

@@ -56,6 +56,7 @@ export function effectOf(setup: Setup, profile: Profile, action: Action): Effect
     case 'sequence':
       return { kind: 'sequence', typed: action.shortcuts.map(typedAs) };
     case 'intent':
+    case 'drag':
     case 'text':
     case 'button':
     case 'click':

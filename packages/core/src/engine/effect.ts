@@ -14,8 +14,21 @@ export type Effect =
   | { readonly kind: 'sequence'; readonly typed: readonly Typed[] }
   | { readonly kind: 'text'; readonly text: string }
   | { readonly kind: 'button'; readonly button: number }
-  | { readonly kind: 'click'; readonly button: number; readonly count: number; readonly at: Place | null }
-  | { readonly kind: 'wheel'; readonly ticks: number; readonly axis: 'vertical' | 'horizontal' }
+  | {
+      readonly kind: 'click';
+      readonly button: number;
+      readonly count: number;
+      readonly at: Place | null;
+      /** Held meanwhile; in our notation. */
+      readonly keys?: string | undefined;
+    }
+  | { readonly kind: 'drag'; readonly keys: string | null; readonly button: number }
+  | {
+      readonly kind: 'wheel';
+      readonly ticks: number;
+      readonly axis: 'vertical' | 'horizontal';
+      readonly keys?: string | undefined;
+    }
   | { readonly kind: 'message'; readonly message: Message }
   | Readonly<Kept>;
 

@@ -1,8 +1,9 @@
+import { typedAs } from './compileEffect.ts';
 import type { CompiledMacro, MacroAct } from './compileMacro.ts';
 import { dropDeadline, setDeadline } from './deadlines.ts';
 import { endHold } from './holds.ts';
 import { layerOff, layerOn } from './layers.ts';
-import { buttonDown, exactly, keyDown, tapKeys } from './ledger.ts';
+import { buttonDown, exactly, keyDown, keysDown, tapKeys } from './ledger.ts';
 import { sendClick, sendWheel } from './pointer.ts';
 import { withEntry, without } from './record.ts';
 import type { Destination, Hold, MacroCall, PlainHold, Running, Using } from './state.ts';
@@ -155,10 +156,10 @@ function doStep(
       exact([], () => send(context, to, { kind: 'text', text: act.text }));
       return holds;
     case 'click':
-      exact([], () => sendClick(context, to, act));
+      exactlyWith(context, to, act.keys, exact, () => sendClick(context, to, act));
       return holds;
     case 'wheel':
-      exact([], () => sendWheel(context, to, act));
+      exactlyWith(context, to, act.keys, exact, () => sendWheel(context, to, act));
       return holds;
     case 'focus':
       send(context, { ...to, program: act.program }, { kind: 'focus', launch: false });
@@ -167,6 +168,26 @@ function doStep(
       setLayer(context, macro, act, owner);
       return holds;
   }
+}
+
+/** An act of the pointer with keys held: exactly those, or nothing where they cannot be typed. */
+function exactlyWith(
+  context: StepContext,
+  to: Destination,
+  keys: string | undefined,
+  exact: (codes: readonly string[], todo: () => void) => void,
+  act: () => void,
+): void {
+  if (keys === undefined) {
+    exact([], act);
+    return;
+  }
+  for (const codes of keysFor(context, to, typedAs(keys)))
+    exact(codes, () => {
+      const holds = keysDown(context, to, codes);
+      act();
+      for (const hold of holds.toReversed()) endHold(context, hold);
+    });
 }
 
 /**

@@ -1,5 +1,6 @@
 import type { Chords } from '../keys/layouts/index.ts';
 import { EVERYWHERE } from '../setup/index.ts';
+import { typedAs } from './compileEffect.ts';
 import { destinationOf, profileFor, programAt } from './destination.ts';
 import type { Effect, Sending, Typed } from './effect.ts';
 import { endHold } from './holds.ts';
@@ -29,6 +30,7 @@ export function begin(context: StepContext, sending: Sending, using: Using): rea
     case 'sequence':
     case 'text':
     case 'click':
+    case 'drag':
     case 'wheel': {
       const holds = sendTo(context, first, effect);
       if (programs.length <= 1) return holds;
@@ -54,7 +56,9 @@ const NOTHING: readonly Hold[] = [];
 function sendTo(
   context: StepContext,
   to: Destination,
-  effect: EffectOf<'keys' | 'intent' | 'button' | 'message' | 'sequence' | 'text' | 'click' | 'wheel'>,
+  effect: EffectOf<
+    'keys' | 'intent' | 'button' | 'message' | 'sequence' | 'text' | 'click' | 'drag' | 'wheel'
+  >,
 ): readonly Hold[] {
   switch (effect.kind) {
     case 'keys':
@@ -73,12 +77,35 @@ function sendTo(
       exactly(context, to, [], [], () => send(context, to, { kind: 'text', text: effect.text }));
       return NOTHING;
     case 'click':
-      sendClick(context, to, effect);
+      holding(context, to, effect.keys, () => sendClick(context, to, effect));
       return NOTHING;
+    case 'drag': {
+      const keys = keysToHold(context, to, effect.keys);
+      return keys ? [...keysDown(context, to, keys), buttonDown(context, to, effect.button)] : NOTHING;
+    }
     case 'wheel':
-      sendWheel(context, to, effect);
+      holding(context, to, effect.keys, () => sendWheel(context, to, effect));
       return NOTHING;
   }
+}
+
+/** The keys to hold with a pointer's act: none where none are asked for, null where they cannot be typed. */
+function keysToHold(
+  context: StepContext,
+  to: Destination,
+  keys: string | null | undefined,
+): readonly string[] | null {
+  if (keys === null || keys === undefined) return [];
+  return keysFor(context, to, typedAs(keys))[0] ?? null;
+}
+
+/** Does something while keys are held; nothing at all where they cannot be typed. */
+function holding(context: StepContext, to: Destination, asked: string | undefined, act: () => void): void {
+  const keys = keysToHold(context, to, asked);
+  if (!keys) return;
+  const holds = keysDown(context, to, keys);
+  act();
+  end(context, holds);
 }
 
 /** One chord is held; a shortcut of several steps has no length. */

@@ -21,6 +21,8 @@ export {
   canonicalSteps,
   formatSteps,
   MOST_SHORTCUT_STEPS,
+  type PointerUse,
+  parsePointer,
   parseShortcut,
   parseSteps,
   SHORTCUT_MAX_LENGTH,

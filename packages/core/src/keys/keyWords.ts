@@ -72,24 +72,6 @@ export const SYMBOLS: ReadonlyMap<string, string> = new Map([
   ['⌧', 'NumLock'],
 ]);
 
-/** Words for what a pointer does, which is no shortcut. */
-export const POINTER_WORDS: ReadonlySet<string> = new Set([
-  'drag',
-  'click',
-  'doubleclick',
-  'rightclick',
-  'middleclick',
-  'leftclick',
-  'scroll',
-  'scrollwheel',
-  'wheel',
-  'wheelup',
-  'wheeldown',
-  'mouse',
-  'mousewheel',
-  'hover',
-]);
-
 /** Further words for keys, as people and X11 write them. */
 const OTHER_WORDS: Readonly<Record<string, readonly string[]>> = {
   Escape: ['esc'],

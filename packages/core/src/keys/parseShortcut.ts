@@ -1,4 +1,5 @@
 import { ok, type Result, refuse } from '../result.ts';
+import type { PointerAct } from './pointerWords.ts';
 import {
   BARE,
   canonical,
@@ -76,6 +77,25 @@ function readSteps(text: string, at: TypedAt): Result<readonly Shortcut[], Short
   }
   if (steps.length <= MOST_SHORTCUT_STEPS) return ok(steps);
   return refuse({ code: 'shortcut-too-many-steps', steps: steps.length });
+}
+
+/** What a pointer does, and the keys held with it, in our notation; null for none. */
+export interface PointerUse {
+  readonly keys: string | null;
+  readonly act: PointerAct;
+}
+
+/** Reads what people write for a use of the pointer: `Ctrl+click`, `Alt+right drag`, `Shift+wheel up`; else null. */
+export function parsePointer(text: string, at: TypedAt = NOTATION): PointerUse | null {
+  if (text.length > SHORTCUT_MAX_LENGTH) return null;
+  const tokens = tokensOf(text.trim(), at);
+  const last = tokens.at(-1);
+  if (last?.is !== 'pointer' || last.act === null) return null;
+  const held = tokens.slice(0, -1);
+  if (held.length === 0) return { keys: null, act: last.act };
+  const steps = stepsIn(held);
+  const [only, second] = steps.ok ? steps.value : [];
+  return only && !second ? { keys: formatShortcut(only), act: last.act } : null;
 }
 
 /** The canonical notation of a text, or the problem with it. */

@@ -9,7 +9,7 @@ import { keyValue } from './layouts/keyValue.ts';
 import { layoutDataSchema, readLayout } from './layouts/layout.ts';
 import { LAYOUT_IDS } from './layouts/layoutList.ts';
 import { US_LAYOUT } from './layouts/usLayout.ts';
-import { canonicalShortcut, canonicalSteps, parseShortcut } from './parseShortcut.ts';
+import { canonicalShortcut, canonicalSteps, parsePointer, parseShortcut } from './parseShortcut.ts';
 import {
   BARE,
   compareShortcuts,
@@ -256,6 +256,22 @@ test.each([
 ])('%s is read as %s', (text, canonical) => {
   const result = canonicalSteps(text, AT);
   expect(result.ok ? result.value : null).toBe(canonical);
+});
+
+test.each([
+  ['Ctrl+click', { keys: 'Ctrl', act: { kind: 'click', button: 0, count: 1 } }],
+  ['Alt+drag', { keys: 'Alt', act: { kind: 'drag', button: 0 } }],
+  ['Alt + right drag', { keys: 'Alt', act: { kind: 'drag', button: 2 } }],
+  ['Leertaste+Drag', { keys: 'Space', act: { kind: 'drag', button: 0 } }],
+  ['Shift+wheel up', { keys: 'Shift', act: { kind: 'wheel', ticks: 1, axis: 'vertical' } }],
+  ['⌘ double click', { keys: 'Meta', act: { kind: 'click', button: 0, count: 2 } }],
+  ['drag', { keys: null, act: { kind: 'drag', button: 0 } }],
+  ['Ctrl+mouse wheel', null],
+  ['Ctrl+K, Alt+drag', null],
+  ['Ctrl+Z', null],
+  ['Wobble+drag', null],
+])('%s is a use of the pointer', (text, use) => {
+  expect(parsePointer(text, AT)).toEqual(use);
 });
 
 test('Delete is the key that is printed so on the platform', () => {

@@ -6,10 +6,10 @@ import {
   MODIFIER_WORDS,
   PLACES,
   PLATFORM_WORDS,
-  POINTER_WORDS,
   RIGHT_WORDS,
   SYMBOLS,
 } from './keyWords.ts';
+import { POINTER_WORDS, type PointerAct } from './pointerWords.ts';
 import type { ModifierName, ShortcutKey } from './shortcut.ts';
 
 /** What a part of a text meant as a shortcut is. */
@@ -17,7 +17,7 @@ type Meaning =
   | { readonly is: 'modifier'; readonly modifier: ModifierName }
   | { readonly is: 'right'; readonly modifier: ModifierName; readonly code: string }
   | { readonly is: 'key'; readonly key: ShortcutKey }
-  | { readonly is: 'pointer' }
+  | { readonly is: 'pointer'; readonly act: PointerAct | null }
   | { readonly is: 'unknown' }
   | { readonly is: 'gap' };
 
@@ -189,7 +189,8 @@ function nameOf(words: string, { platform, words: foreign }: TypedAt): Meaning |
   if (right) return { is: 'right', ...right };
   const named = KEY_WORDS.get(word) ?? foreign?.keys.get(word);
   if (named) return { is: 'key', key: named };
-  return POINTER_WORDS.has(word) ? { is: 'pointer' } : null;
+  const act = POINTER_WORDS.get(word);
+  return act === undefined ? null : { is: 'pointer', act };
 }
 
 /** A place, by its code or by what the person's keyboard has there. */

@@ -115,10 +115,12 @@ function actionDoes(source: Source, action: Action, held: boolean): MemoryDoes |
     case 'button':
       return { kind: 'button', held, button: action.button };
     case 'wheel':
+      if (action.keys !== undefined) return 'pointer';
       return { kind: 'wheel', ticks: action.ticks, axis: action.axis };
     case 'macro':
       return macroDoes(source, action.macro);
     case 'click':
+    case 'drag':
     case 'speed':
     case 'computer':
       return 'pointer';

@@ -34,6 +34,8 @@ export const clickFields = {
   button,
   count: z.number().int().min(1).max(3),
   at: placeSchema.nullable(),
+  /** Held meanwhile: modifiers, or a key. */
+  keys: shortcutSchema.optional(),
 };
 
 /** Wheel ticks; positive away from the person, or to the right. */
@@ -41,6 +43,8 @@ export const wheelFields = {
   kind: z.literal('wheel'),
   ticks,
   axis: z.enum(['vertical', 'horizontal']).default('vertical'),
+  /** Held meanwhile. */
+  keys: shortcutSchema.optional(),
 };
 
 /**
@@ -80,6 +84,8 @@ const actionOptions = [
   z.strictObject({ kind: z.literal('text'), text: typedTextSchema }),
   z.strictObject({ kind: z.literal('button'), button }),
   z.strictObject(clickFields),
+  /** Keys (null: none) and a pointer button, down as long as the press is: the pointer's own movement does the rest. */
+  z.strictObject({ kind: z.literal('drag'), keys: shortcutSchema.nullable(), button }),
   z.strictObject(wheelFields),
   z.strictObject({ kind: z.literal('macro'), macro: idSchema }),
   /** `on`: as long as the press keeps it on. `once`: for the next press only. */

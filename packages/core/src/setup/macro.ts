@@ -17,8 +17,8 @@ export type StepBody =
   | { kind: 'text'; text: string }
   | { kind: 'wait'; ms: number }
   | { kind: 'button'; button: number; change: 'down' | 'up' }
-  | { kind: 'click'; button: number; count: number; at: Place | null }
-  | { kind: 'wheel'; ticks: number; axis: 'vertical' | 'horizontal' }
+  | { kind: 'click'; button: number; count: number; at: Place | null; keys?: string | undefined }
+  | { kind: 'wheel'; ticks: number; axis: 'vertical' | 'horizontal'; keys?: string | undefined }
   | { kind: 'focus'; program: string }
   | { kind: 'layer'; layer: string; on: boolean }
   | { kind: 'macro'; macro: string }

@@ -34,6 +34,7 @@ const ACTION_NAMES: { readonly [Kind in Action['kind']]: NamedBy<Kind> } = {
   text: () => NONE,
   button: () => NONE,
   click: () => NONE,
+  drag: () => NONE,
   wheel: () => NONE,
   message: () => NONE,
 };

@@ -58,7 +58,9 @@ export function describeAction(setup: Setup, profile: Profile, action: Action): 
   if (action.kind === 'sequence') return describeSequence(setup, profile, action.shortcuts);
   if (action.kind === 'intent') return describeIntent(setup, profile, action.intent);
   if (action.kind === 'wheel') {
-    return { ...other, ...WHEELS[action.axis][action.ticks > 0 ? 0 : 1], family: 'move' };
+    const wheel = WHEELS[action.axis][action.ticks > 0 ? 0 : 1];
+    if (action.keys === undefined) return { ...other, ...wheel, family: 'move' };
+    return { ...other, name: `${action.keys}+${wheel.name.toLowerCase()}`, family: 'move' };
   }
   return { ...other, name: actionName(setup, action) };
 }
@@ -128,6 +130,20 @@ function describeKeys(
 /** Actions whose names come from their kind; the others are called what the program calls them. */
 type Named = Exclude<Action, { kind: 'shortcut' | 'command' | 'intent' | 'wheel' | 'sequence' }>;
 
+/** Drags by the button that is held. */
+const DRAGS: readonly string[] = ['Drag', 'Middle drag', 'Right drag', 'Back drag', 'Forward drag'];
+
+/** What is done with the pointer, with the keys that are held for it. */
+function withKeys(keys: string | null | undefined, name: string): string {
+  return keys ? `${keys}+${name.toLowerCase()}` : name;
+}
+
+function clickName({ button, count, at, keys }: Extract<Action, { kind: 'click' }>): string {
+  const side = ['', 'Middle ', 'Right ', 'Back ', 'Forward '][button] ?? '';
+  const name = `${side}${['click', 'double click', 'triple click'][count - 1]}${at ? ' at a place' : ''}`;
+  return withKeys(keys, name.charAt(0).toUpperCase() + name.slice(1));
+}
+
 /** What an action is called, short enough for a cell. */
 function actionName(setup: Setup, action: Named): string {
   switch (action.kind) {
@@ -136,7 +152,9 @@ function actionName(setup: Setup, action: Named): string {
     case 'button':
       return buttonName(action.button);
     case 'click':
-      return `${['Click', 'Double click', 'Triple click'][action.count - 1]}${action.at ? ' at a place' : ''}`;
+      return clickName(action);
+    case 'drag':
+      return withKeys(action.keys, DRAGS[action.button] ?? 'Drag');
     case 'macro':
       return macroName(setup, action.macro);
     case 'layer':

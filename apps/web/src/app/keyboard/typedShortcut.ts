@@ -11,6 +11,8 @@ import {
   legendOf,
   modifierOf,
   type Platform,
+  type PointerUse,
+  parsePointer,
   parseSteps,
   placeByLabel,
   reservedBy,
@@ -30,6 +32,15 @@ export function readTyped(
 ): Result<string, ShortcutProblem> {
   const placeOf = (label: string) => placeByLabel(legends, label);
   return canonicalSteps(text, { platform, placeOf, words: WORDS_ABROAD });
+}
+
+/** A use of the pointer as it was typed on this computer: `Alt+drag`; null where it is none. */
+export function readPointer(text: string, platform: Platform, legends: Legends | null): PointerUse | null {
+  return parsePointer(text, {
+    platform,
+    placeOf: (label) => placeByLabel(legends, label),
+    words: WORDS_ABROAD,
+  });
 }
 
 /** What to know about a shortcut on this keyboard and platform: keys it lacks, AltGr, what the system keeps. */

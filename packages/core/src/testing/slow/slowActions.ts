@@ -143,10 +143,21 @@ export class SlowActions {
         desk.exactly(to, [], [], () => desk.send(to, { kind: 'text', text: action.text }));
         return nothing;
       case 'click':
-        desk.click(to, action);
+        desk.holding(to, action.keys, () => desk.click(to, action));
         return nothing;
+      case 'drag': {
+        const keys =
+          action.keys === null ? [] : desk.keysOf(to, { kind: 'shortcut', shortcut: action.keys })?.[0];
+        if (!keys) return nothing;
+        const downs = [...desk.pressAll(to, keys, false), desk.press(to, action.button)];
+        return () => {
+          for (const down of downs.toReversed()) desk.lift(down);
+        };
+      }
       case 'wheel':
-        desk.send(to, { kind: 'wheel', ticks: action.ticks, axis: action.axis });
+        desk.holding(to, action.keys, () =>
+          desk.send(to, { kind: 'wheel', ticks: action.ticks, axis: action.axis }),
+        );
         return nothing;
       case 'command':
       case 'layer':
@@ -195,6 +206,7 @@ export class SlowActions {
       case 'text':
       case 'button':
       case 'click':
+      case 'drag':
       case 'wheel':
       case 'message':
         return nothing;

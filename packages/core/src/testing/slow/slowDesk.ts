@@ -77,6 +77,15 @@ export class SlowDesk {
     for (let i = 0; i < count; i++) this.lift(this.press(to, button));
   }
 
+  /** Something of the pointer while keys are held; nothing where they cannot be typed. */
+  holding(to: To, shortcut: string | undefined, act: () => void): void {
+    const codes = shortcut === undefined ? [] : this.keysOf(to, { kind: 'shortcut', shortcut })?.[0];
+    if (!codes) return;
+    const downs = this.pressAll(to, codes, false);
+    act();
+    for (const down of downs.toReversed()) this.lift(down);
+  }
+
   message(to: To, message: Message, part: number): void {
     const value = message.low + (message.high - message.low) * part;
     this.send(to, {

@@ -123,6 +123,10 @@ export class SlowMacro {
         this.#downs.filter(({ what }) => typeof what === 'string'),
         act,
       );
+    const withKeys = (shortcut: string | undefined, act: () => void) => {
+      const codes = shortcut === undefined ? [] : desk.keysOf(this.to, { kind: 'shortcut', shortcut })?.[0];
+      if (codes) exactly(codes, () => desk.holding(this.to, shortcut, act));
+    };
     switch (step.kind) {
       case 'shortcut': {
         const [codes] = desk.keysOf(this.to, step) ?? [];
@@ -146,10 +150,10 @@ export class SlowMacro {
         exactly([], () => desk.send(this.to, { kind: 'text', text: step.text }));
         return;
       case 'click':
-        exactly([], () => desk.click(this.to, step));
+        withKeys(step.keys, () => desk.click(this.to, step));
         return;
       case 'wheel':
-        exactly([], () => desk.send(this.to, { kind: 'wheel', ticks: step.ticks, axis: step.axis }));
+        withKeys(step.keys, () => desk.send(this.to, { kind: 'wheel', ticks: step.ticks, axis: step.axis }));
         return;
       case 'focus':
         desk.send({ ...this.to, program: step.program }, { kind: 'focus', launch: false });

@@ -31,3 +31,33 @@ test('an intent bound once Everywhere is each program’s own command; where the
     page.getByText('Tin Can has no command for “Zoom in”: nothing is sent.').first(),
   ).toBeVisible();
 });
+
+test('a drag is typed as lists write it, holds keys and a button, and lets both go', async ({
+  app,
+  quietPage: page,
+}) => {
+  await open(page, app.address, 'board');
+  await showRows(page, 'twelve pad key 11');
+  const target = cell(page, 'Key 11', 'Brindle');
+  await target.click();
+  await page.getByRole('textbox', { name: 'Shortcut' }).fill('Alt+right drag');
+  await page.keyboard.press('Enter');
+  await expect(target).toContainText('Alt+right drag');
+  const held = page.getByRole('textbox', { name: 'Keys held meanwhile' });
+  await held.fill('Wobble');
+  await held.press('Enter');
+  await expect(page.getByRole('alert').filter({ hasText: 'Wobble' })).toBeVisible();
+  await held.fill('Space');
+  await held.press('Enter');
+  await expect(target).toContainText('Space+right drag');
+  await saved(page);
+  await page.getByRole('link', { name: 'Rehearse' }).click();
+  await rehearsing(page);
+  await page.getByRole('button', { name: 'Brindle', exact: true }).click();
+  const key = control(page, 'Twelve pad', 'Key 11');
+  await key.focus();
+  await page.keyboard.down('Enter');
+  await expect(page.getByText('Space, right click')).toBeVisible();
+  await page.keyboard.up('Enter');
+  await expect(page.getByText('Space, right click')).toBeHidden();
+});
