@@ -13,7 +13,6 @@ const REASONS: Readonly<Record<DescriptorProblem['code'], string>> = {
   'too-many-fields': 'it has more fields than we take',
   'nested-too-deep': 'collections are inside each other too deep',
   'delimiter-nested': 'a set of choices begins inside another',
-  'size-missing': 'fields have no size',
 };
 
 /** Why bytes are no report descriptor, with the place of the byte. */

@@ -93,7 +93,7 @@ export function Tray({ first }: { readonly first: string | null }) {
                 const stays = shownDevices(devices, next, fits);
                 const left = shown.filter((device) => !stays.includes(device)).map((device) => device.name);
                 setAsked(next);
-                setGone(left.length > 0 ? WORDS.madeRoom(left.join(', '), name) : '');
+                setGone(left.length > 0 ? WORDS.madeRoom(left.join(', ')) : '');
               }}
             >
               {name}

@@ -9,7 +9,7 @@ export const WORDS = {
   trayHint: 'Press and turn with the pointer, or with Space, Up and Down.',
   unplugged: 'not connected',
   lowBattery: (percent: number) => `Battery low: ${percent} %`,
-  madeRoom: (gone: string, come: string) => `${gone} made room for ${come}.`,
+  madeRoom: (gone: string) => `${gone} made room.`,
   showDevice: 'Devices in the tray',
   padOf: (device: string) =>
     `${device}, pad: arrow keys move the pointer, Space touches, 1 and 2 are the switches`,

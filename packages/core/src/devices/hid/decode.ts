@@ -1,7 +1,7 @@
 import type { DescribedDevice } from './describedDevice.ts';
 import type { Descriptor, Field } from './descriptor.ts';
 import { powerOfTwo, signedOf } from './items.ts';
-import { type ControlPart, isRolledOver, type Source } from './sources.ts';
+import { type ControlPart, isFine, isRolledOver, type Source } from './sources.ts';
 
 /** What a report says happened, as the engine takes it; the time is added by whoever heard the report. */
 export type HeardEvent =
@@ -10,7 +10,7 @@ export type HeardEvent =
       readonly kind: 'turn';
       readonly device: string;
       readonly control: string;
-      readonly unit: 'detents';
+      readonly unit: 'detents' | 'degrees';
       readonly amount: number;
     }
   | { readonly kind: 'position'; readonly device: string; readonly control: string; readonly value: number }
@@ -186,14 +186,15 @@ class Reading {
     const at = { device: this.device, control };
     switch (source.kind) {
       case 'press':
-        this.#set(control, value !== 0);
+        // Many say 0 and 1; a selector may say 1 and 2.
+        this.#set(control, value > field.logicalMin);
         return;
       case 'turn':
-        if (value !== 0) this.#events.push({ kind: 'turn', ...at, unit: 'detents', amount: value });
+        if (value !== 0) this.#events.push({ kind: 'turn', ...at, ...turned(source.part, value) });
         return;
       case 'circle': {
-        const turned = last === null ? 0 : around(value - last, field.logicalMax - field.logicalMin + 1);
-        if (turned !== 0) this.#events.push({ kind: 'turn', ...at, unit: 'detents', amount: turned });
+        const steps = last === null ? 0 : around(value - last, field.logicalMax - field.logicalMin + 1);
+        if (steps !== 0) this.#events.push({ kind: 'turn', ...at, ...turned(source.part, steps) });
         return;
       }
       case 'spring':
@@ -246,6 +247,12 @@ class Reading {
     else this.#down.delete(control);
     this.#events.push({ kind: down ? 'down' : 'up', device: this.device, control });
   }
+}
+
+/** A turn of so many counts: in detents, or in degrees where it counts finer than those. */
+function turned({ detents }: ControlPart, counts: number) {
+  if (detents === null || !isFine(detents)) return { unit: 'detents', amount: counts } as const;
+  return { unit: 'degrees', amount: (counts * 360) / detents } as const;
 }
 
 /** A difference on a circle of so many places, the shorter way round. */

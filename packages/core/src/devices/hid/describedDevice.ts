@@ -5,7 +5,7 @@ import { freeId } from '../freeId.ts';
 import { cutName } from '../names.ts';
 import type { Descriptor } from './descriptor.ts';
 import { layOut } from './layOut.ts';
-import { type ControlPart, type Source, sourcesOf } from './sources.ts';
+import { type ControlPart, isFine, type Source, sourcesOf } from './sources.ts';
 import { PAGES } from './usages.ts';
 
 /** A device derived from its report descriptor, and which control each part became. */
@@ -24,13 +24,20 @@ const MOST_CONTROLS = 400;
 export function describedDevice(descriptor: Descriptor, id: string, name: string): DescribedDevice {
   const sources = sourcesOf(descriptor);
   const parts = sources.flatMap(partsOf).slice(0, MOST_CONTROLS);
-  const names = distinct(parts.map((part) => part.name));
+  const names = distinct(
+    parts.map((part) => part.name),
+    (name, number) => `${name} (${number})`,
+  );
+  const idNames = distinct(
+    parts.map((part) => part.idName),
+    (name, number) => `${name} ${number}`,
+  );
   const ids = new Map<ControlPart, string>();
   const shaped = layOut(parts.map(({ kind }) => kind));
   const taken = new Set<string>();
   const controls = parts.map((part, i): Control => {
     const called = names[i] ?? part.name;
-    const own = freeId(called, taken, 'control');
+    const own = freeId(idNames[i] ?? called, taken, 'control');
     taken.add(own);
     ids.set(part, own);
     return controlFor(part, own, called, shaped.shapes[i]);
@@ -49,7 +56,10 @@ function partsOf(source: Source): readonly ControlPart[] {
 }
 
 /** Names of which no two are the same: later ones are numbered. */
-function distinct(names: readonly string[]): readonly string[] {
+function distinct(
+  names: readonly string[],
+  numbered: (name: string, number: number) => string,
+): readonly string[] {
   const counts = new Map<string, number>();
   for (const name of names) counts.set(name, (counts.get(name) ?? 0) + 1);
   const next = new Map<string, number>();
@@ -57,7 +67,7 @@ function distinct(names: readonly string[]): readonly string[] {
     if (counts.get(name) === 1) return name;
     const number = (next.get(name) ?? 0) + 1;
     next.set(name, number);
-    return `${name} ${number}`;
+    return numbered(name, number);
   });
 }
 
@@ -77,17 +87,22 @@ function controlFor(
     shape,
     cap,
     canPress: !turns && part.positions === null && part.kind !== 'slider',
-    rotor: turns ? { kind: 'detented', detentDegrees: detentDegrees(part.detents), speedUp: null } : null,
+    rotor: rotorOf(part),
     spring: part.positions === null ? null : { rates: ratesFor(part.positions) },
     slider: part.kind === 'slider' ? { thresholds: [0.25, 0.5, 0.75] } : null,
     native: nativeOf(part),
   });
 }
 
-/** As many degrees as make its detents a whole turn. */
-function detentDegrees(detents: number | null): number {
-  return Math.min(360, Math.max(0.5, 360 / (detents ?? 1)));
+/** How it turns: by detents, of which a whole turn has so many; one that counts finer than a hand can is continuous. */
+function rotorOf({ detents }: ControlPart): Control['rotor'] {
+  if (detents === null) return null;
+  if (isFine(detents)) return { kind: 'continuous', stepDegrees: USUAL_STEP_DEGREES, speedUp: null };
+  return { kind: 'detented', detentDegrees: Math.min(360, 360 / detents), speedUp: null };
 }
+
+/** A step of a dial that has none of its own: degrees (common practice, no source). */
+const USUAL_STEP_DEGREES = 18;
 
 /** The usual rates; a ring with more positions goes on at the last. */
 function ratesFor(positions: number): number[] {
@@ -95,8 +110,8 @@ function ratesFor(positions: number): number[] {
 }
 
 /** What a computer makes of the usage without us: pointer buttons, wheels, a pen's tip and switches. */
-function nativeOf({ kind, usage }: ControlPart): Control['native'] {
-  if (kind === 'button' && usage.page === PAGES.button && usage.id <= 5) {
+function nativeOf({ kind, usage, isPointers }: ControlPart): Control['native'] {
+  if (kind === 'button' && isPointers && usage.page === PAGES.button && usage.id <= 5) {
     // Buttons 2 and 3 of the usage tables are right and middle; the browser counts the middle one first.
     const button = [0, 2, 1, 3, 4][usage.id - 1] ?? 0;
     return { press: { kind: 'button', button } };
@@ -118,6 +133,9 @@ const AC_PAN = 0x238;
 function kindOf({ collections }: Descriptor, controls: readonly Control[]): Device['kind'] {
   if (controls.some(({ spring }) => spring !== null)) return 'shuttle';
   const usages = collections.map(({ usage }) => `${usage?.page}/${usage?.id}`);
+  // A pad that moves the pointer too is a pad: what it is comes first.
+  if (/^1\/[67]$/.test(usages[0] ?? '') && controls.some((control) => control.kind === 'key'))
+    return 'key-pad';
   if (usages.some((usage) => usage === '1/1' || usage === '1/2')) return 'mouse';
   if (usages.some((usage) => /^13\/[12]$/.test(usage))) return 'pen-tablet';
   if (usages.some((usage) => /^13\/[45]$/.test(usage))) return 'touch-panel';

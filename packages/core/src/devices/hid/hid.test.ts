@@ -60,10 +60,10 @@ test('the boot keyboard: modifiers, six slots, lights', () => {
   expect(collections).toMatchObject([{ kind: 'application', usage: { page: 1, id: 6 }, collections: [] }]);
   const inputs = fields.filter(({ report }) => report === 'input');
   expect(inputs.slice(0, 8).map(({ usage }) => usage && usageName(usage))).toEqual([
-    'Ctrl',
-    'Shift',
-    'Alt',
-    'Super',
+    'Left Ctrl',
+    'Left Shift',
+    'Left Alt',
+    'Left Super',
     'Right Ctrl',
     'Right Shift',
     'Right Alt',
@@ -119,7 +119,6 @@ test.each<[string, string, string]>([
   ['a collection closed twice', '05 01 09 02 A1 01 C0 C0', 'collection-not-open at 7'],
   ['pop without push', '05 01 B4', 'pop-without-push at 2'],
   ['report id nought', '85 00', 'report-id-zero at 0'],
-  ['fields without a size', '95 02 81 02', 'size-missing at 2'],
   ['a report longer than any', '75 FF 96 FF FF 81 02', 'report-too-long at 5'],
   ['more fields than any device', '75 01 96 FF 7F 09 01 81 02', 'too-many-fields at 7'],
 ])('%s is refused with its place', (_name, text, told) => {
@@ -394,4 +393,96 @@ test('what a browser says of a device gives the same controls as its descriptor'
     describedDevice(descriptor, 'd', 'D').device.controls.map(({ name }) => name);
   expect(names(mouse)).toEqual(names(parsed(MOUSE)));
   expect(heard(mouse, ['05 05 FE'])).toEqual(heard(parsed(MOUSE), ['05 05 FE']));
+});
+
+const controlsOf = (text: string) => describedDevice(parsed(text), 'device', 'Device').device.controls;
+const namesOf = (text: string) => controlsOf(text).map(({ name }) => name);
+
+// A pad's volume keys as arrays of the consumer page; usages E9, EA and E2 (HID Usage Tables, section 15).
+test.each([
+  ['0 to 3FF', '05 0C 09 01 A1 01 15 00 26 FF 03 19 00 2A FF 03 75 10 95 01 81 00 C0', 'E9 00'],
+  ['1 to 2A0', '05 0C 09 01 A1 01 15 01 26 A0 02 19 01 2A A0 02 75 10 95 01 81 00 C0', 'E9 00'],
+])('a consumer array of %s has the keys that are known', (_range, text, report) => {
+  expect(namesOf(text)).toEqual(expect.arrayContaining(['Vol +', 'Vol −', 'Mute', 'Web home']));
+  expect(namesOf(text).length).toBeLessThan(60);
+  const [up, down] = heard(parsed(text), [report, '00 00']);
+  expect([up, down]).toEqual([expect.stringMatching(/^\+/), expect.stringMatching(/^-/)]);
+});
+
+test('what a vendor keeps in its bytes is no control', () => {
+  expect(namesOf('06 00 FF 09 01 A1 01 15 00 26 FF 00 75 08 95 40 09 01 81 02 C0')).toEqual([]);
+});
+
+test('a dial of a tenth of a degree a count turns as far as the hand did', () => {
+  // Unit: degrees (system 4, length 1), exponent −1; 254 counts are 25.4 degrees.
+  const text = '05 01 09 0E A1 01 09 37 15 81 25 7F 35 81 45 7F 55 0F 65 14 75 08 95 01 81 06 C0';
+  expect(controlsOf(text)[0]?.rotor).toMatchObject({ kind: 'continuous' });
+  const decoder = decoderFor(parsed(text), describedDevice(parsed(text), 'device', 'Device'));
+  const { events } = decodeReport(decoder, NOTHING_HEARD, bytes('64'));
+  expect(events).toMatchObject([{ kind: 'turn', unit: 'degrees', amount: 10 }]);
+});
+
+test('six axes are six controls; a finger moves nothing, and its time is no control', () => {
+  const axes = '05 01 09 08 A1 01 16 A2 FE 26 5E 01 09 30 09 31 09 32 75 10 95 03 81 02 C0';
+  expect(controlsOf(axes).map(({ kind }) => kind)).toEqual(['slider', 'slider', 'slider']);
+  expect(heard(parsed(axes), ['10 00 00 00 00 00']).join()).not.toContain('→');
+  const finger = `05 0D 09 05 A1 01 09 22 A1 02 09 42 15 00 25 01 75 01 95 01 81 02 95 07 81 03 05 01 09 30 09 31
+    26 FF 0F 75 10 95 02 81 02 C0 05 0D 09 56 26 FF 7F 75 10 95 01 81 02 C0`;
+  expect(namesOf(finger)).toEqual(['Contact']);
+  const reports = ['01 00 01 00 01 00 00', '01 00 09 00 09 00 00'];
+  expect(heard(parsed(finger), reports)).toEqual(['+contact', '']);
+});
+
+test('only buttons of a mouse or pointer are pointer buttons', () => {
+  const pad = '05 01 09 05 A1 01 05 09 19 01 29 04 15 00 25 01 75 01 95 04 81 02 95 04 81 03 C0';
+  expect(controlsOf(pad).map(({ native }) => native)).toEqual([{}, {}, {}, {}]);
+  expect(controlsOf(MOUSE).filter(({ native }) => native.press).length).toBe(3);
+});
+
+test('a field of no size is passed over; the rest of the device is read', () => {
+  const odd = MOUSE.replace('05 01 09 30', '75 00 95 01 81 02 05 01 09 30').replace(
+    '15 81 25 7F 75 08',
+    '15 81 25 7F 75 08',
+  );
+  expect(namesOf(odd)).toEqual(namesOf(MOUSE));
+});
+
+test('a selector of 1 and 2 is down at 2 and comes up at 1', () => {
+  const text = '05 0C 09 01 A1 01 09 CD 15 01 25 02 75 08 95 01 81 02 C0';
+  const [id] = controlsOf(text).map((control) => control.id);
+  expect(heard(parsed(text), ['01', '02', '01'])).toEqual(['', `+${id}`, `-${id}`]);
+});
+
+test('the second of a name is told from the first; a pad that moves the pointer too is a pad', () => {
+  const twice = '05 01 09 05 A1 01 05 09 09 07 09 07 15 00 25 01 75 01 95 02 81 02 95 06 81 03 C0';
+  expect(namesOf(twice)).toEqual(['Button 7 (1)', 'Button 7 (2)']);
+  expect(describedDevice(parsed(`${KEYBOARD} ${MOUSE}`), 'pad', 'Pad').device.kind).toBe('key-pad');
+  expect(describedDevice(parsed(MOUSE), 'mouse', 'Mouse').device.kind).toBe('mouse');
+});
+
+test.each([
+  ['offsets with a colon', '0000: 05 01 09\n0003: 02 A1', '05 01 09 02 A1'],
+  ['offsets that count', '0000 05 01 09\n0003 02 A1', '05 01 09 02 A1'],
+  ['offsets and characters', '00000000: 0501 0902  ....\n00000004: A101  ..', '05 01 09 02 A1 01'],
+  ['a dump with bars', '00000000  05 01 09 02  a1 01  |......|', '05 01 09 02 A1 01'],
+  ['binary', '0b00000101 0b00000001', '05 01'],
+  ['hexadecimal that looks binary', '0b01', '0B 01'],
+])('%s are read as bytes and nothing else', (_what, text, expected) => {
+  expect(bytesText(bytes(text))).toBe(expected);
+});
+
+test('a browser’s unit is the descriptor’s', () => {
+  const item = {
+    ...{ usages: [0x0001_0037], reportSize: 8, reportCount: 1, isAbsolute: false, unitExponent: 0 },
+    ...{ logicalMinimum: -127, logicalMaximum: 127, physicalMinimum: -635, physicalMaximum: 635 },
+  };
+  const collection = (unit: object) => [
+    { usagePage: 1, usage: 0x0e, type: 1, inputReports: [{ items: [{ ...item, ...unit }] }] },
+  ];
+  const degrees = fromWebHid(collection({ unitSystem: 'english-rotation', unitFactorLengthExponent: 1 }));
+  expect(degrees.fields[0]?.unit).toEqual(unitOf(0x14, 0));
+  // Five degrees a count.
+  expect(describedDevice(degrees, 'dial', 'Dial').device.controls[0]?.rotor).toMatchObject({
+    detentDegrees: 5,
+  });
 });

@@ -11,8 +11,7 @@ export interface DescriptorProblem {
     | 'report-too-long'
     | 'too-many-fields'
     | 'nested-too-deep'
-    | 'delimiter-nested'
-    | 'size-missing';
+    | 'delimiter-nested';
   /** Byte from the start, counted from 0. */
   readonly at: number;
 }

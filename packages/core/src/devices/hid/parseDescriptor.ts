@@ -254,7 +254,8 @@ class Reader {
   #field(item: Item, report: Field['report']): void {
     const { reportSize, reportCount, reportId } = this.#globals;
     const flags = flagsFor(item.unsigned);
-    if (reportCount > 0 && reportSize === 0) throw new Refused({ code: 'size-missing', at: item.at });
+    // A field without a size has no bits: the rest of the device is none the worse for it.
+    if (reportSize === 0) return;
     const key = REPORTS[report] * 256 + reportId;
     const bitOffset = this.#bits.get(key) ?? 0;
     const end = bitOffset + reportSize * reportCount;

@@ -17,6 +17,11 @@ export function readBytes(text: string): Result<Uint8Array, BytesProblem> {
   const bare = bareText(text);
   const bytes: number[] = [];
   for (const { 0: token, index } of bare.matchAll(/[^\s,;:{}[\]()]+/g)) {
+    const bits = /^0b([01]{8})$/i.exec(token)?.[1];
+    if (bits) {
+      bytes.push(Number.parseInt(bits, 2));
+      continue;
+    }
     const digits = /^(?:0x|\\x|x)?([0-9a-f]+)h?$/i.exec(token)?.[1];
     if (!digits) return refuse({ code: 'bytes-not-hex', token, at: index });
     const prefixed = /^(0x|\\x)/i.test(token);
@@ -32,7 +37,29 @@ function bareText(text: string): string {
   const blank = (found: string) => found.replace(/[^\n]/g, ' ');
   const body = /\{([^{}]*)\}\s*;?\s*$/.exec(stripped(text));
   const inner = body ? blank(text.slice(0, body.index)) + stripped(text).slice(body.index) : stripped(text);
-  return inner.replace(/^[ \t]*[0-9a-f]{4,8}:?[ \t]{2,}|\|[^\n]*\|?[ \t]*$/gim, blank);
+  return withoutOffsets(inner.replace(/\|[^\n]*\|?[ \t]*$/gim, blank), blank);
+}
+
+/**
+ * Dumps have the place of its first byte at the beginning of each line, and may have its characters at the end. A line
+ * begins with an offset where a colon or two spaces follow it, or where it counts the bytes before it.
+ */
+function withoutOffsets(text: string, blank: (found: string) => string): string {
+  let before = 0;
+  return text
+    .split('\n')
+    .map((line) => {
+      const [whole = '', offset = '', apart = ''] =
+        /^[ \t]*(?:0x)?([0-9a-f]{4,8})(:[ \t]*|[ \t]+)/i.exec(line) ?? [];
+      const isOffset =
+        apart.startsWith(':') || apart.length > 1 || (apart !== '' && Number.parseInt(offset, 16) === before);
+      let bare = isOffset ? blank(whole) + line.slice(whole.length) : line;
+      // After a colon, characters stand two spaces behind the bytes.
+      if (isOffset && apart.startsWith(':')) bare = bare.replace(/(?<=\S)[ \t]{2,}\S.*$/, blank);
+      before += bare.replace(/0x|[^0-9a-f]/gi, '').length / 2;
+      return bare;
+    })
+    .join('\n');
 }
 
 /** Comments become spaces, so that what is wrong is told at its own place. */

@@ -1,17 +1,22 @@
 import type { DistributiveOmit } from '../../distributiveOmit.ts';
+import { KEY_BY_USAGE } from '../../keys/index.ts';
 import type { Control } from '../control.ts';
 import type { Descriptor, Field } from './descriptor.ts';
-import { PAGES, type Usage, usageName, VENDOR_PAGES } from './usages.ts';
+import { PAGES, type Usage, usageIdName, usageName, VENDOR_PAGES } from './usages.ts';
 
 /** What a control of a described device is made of. */
 export interface ControlPart {
   readonly kind: Control['kind'];
   readonly name: string;
+  /** What its control's id is made of: the same for ever, as devices that were added and what is heard go by it. */
+  readonly idName: string;
   readonly usage: Usage;
   /** Steps a whole turn has; for what turns. */
   readonly detents: number | null;
   /** Positions each way; for a ring that springs back. */
   readonly positions: number | null;
+  /** It belongs to a mouse or pointer: its buttons are the system's pointer buttons. */
+  readonly isPointers: boolean;
 }
 
 /** How a value of a report becomes an event. */
@@ -27,19 +32,25 @@ export type Source = { readonly field: Field; readonly at: number } & (
   | { readonly kind: 'in-range' }
 );
 
-/** The most controls one array may bring: a whole keyboard's worth. */
+/** The most controls one array may bring: a whole keyboard's worth. Of a wider one only keys that are known are. */
 const MOST_IN_ARRAY = 256;
+/** The longest range an array may have. */
+const WIDEST_ARRAY = 0x1000;
 /** A wheel or knob that says nothing of its resolution has this many steps to a turn. */
 const USUAL_DETENTS = 24;
+/** More steps to a turn than that are no detents: the smallest that a hand feels is half a degree. */
+const MOST_DETENTS = 720;
 /** An absolute range that lies evenly round nought and is this narrow belongs to a ring that springs back. */
 const MOST_POSITIONS = 20;
 
 /** Usages of the generic desktop page (HID Usage Tables 1.5, section 4). */
-const DESKTOP = { x: 0x30, y: 0x31, slider: 0x36, dial: 0x37, wheel: 0x38, hat: 0x39 } as const;
+const DESKTOP = { pointer: 0x01, mouse: 0x02, x: 0x30, y: 0x31, dial: 0x37, wheel: 0x38, hat: 0x39 } as const;
 /** Usages of the digitizers page (HID Usage Tables 1.5, section 16). */
 const DIGITIZER = {
   pen: 0x02,
   stylus: 0x20,
+  puck: 0x21,
+  finger: 0x22,
   inRange: 0x32,
   invert: 0x3c,
   tip: 0x42,
@@ -48,11 +59,15 @@ const DIGITIZER = {
   barrel2: 0x5a,
 } as const;
 /**
- * Usages that tell how a pen is held or how hard it is pressed: they belong to the pen, and are no controls of their
- * own (section 16).
+ * Usages that tell how a pen is held or how hard it is pressed, which finger it is, and when: they belong to the pen or
+ * finger, and are no controls of their own (section 16).
  */
-const PRESSURE: readonly number[] = [
-  0x30, 0x31, 0x33, 0x34, 0x35, 0x36, 0x37, 0x38, 0x3b, 0x3d, 0x3e, 0x47, 0x48, 0x49, 0x51, 0x54, 0x55,
+const ABOUT_CONTACT: readonly number[] = [
+  ...[
+    0x30, 0x31, 0x33, 0x34, 0x35, 0x36, 0x37, 0x38, 0x3b, 0x3d, 0x3e, 0x3f, 0x40, 0x41, 0x46, 0x47, 0x48,
+    0x49,
+  ],
+  ...[0x51, 0x52, 0x53, 0x54, 0x55, 0x56, 0x57, 0x5b],
 ];
 /**
  * ErrorRollOver: more keys are down than the keyboard can tell, so that the whole array says nothing (HID Usage
@@ -74,7 +89,17 @@ type Bare = DistributiveOmit<Source, 'field' | 'at'>;
 
 /** A part named after its usage. */
 function part(kind: Control['kind'], usage: Usage, more: Partial<ControlPart> = {}): ControlPart {
-  return { kind, usage, name: usageName(usage), detents: null, positions: null, ...more };
+  const idName = more.name ?? usageIdName(usage);
+  return {
+    kind,
+    usage,
+    name: usageName(usage),
+    idName,
+    detents: null,
+    positions: null,
+    isPointers: false,
+    ...more,
+  };
 }
 
 /** What a value is for; one that can only ever be the same says nothing. */
@@ -90,15 +115,37 @@ function variableSource(field: Field): Bare | null {
 /** One bit is a key; a relative number turns; an absolute one slides. */
 function plainSource(field: Field, usage: Usage): Bare | null {
   const isSwitch = field.logicalMax - field.logicalMin === 1 && !field.flags.relative;
-  if (isSwitch) return { kind: 'press', part: part(usage.page === PAGES.button ? 'button' : 'key', usage) };
+  if (isSwitch) {
+    const kind = usage.page === PAGES.button ? 'button' : 'key';
+    return { kind: 'press', part: part(kind, usage, { isPointers: isPointers(field) }) };
+  }
   if (field.flags.relative) return { kind: 'turn', part: turning('knob', field, usage) };
-  if (usage.page >= VENDOR_PAGES && field.bitSize > 16) return null;
+  // What a vendor keeps in its bytes is told to nobody.
+  if (usage.page >= VENDOR_PAGES) return null;
   return { kind: 'slide', part: part('slider', usage) };
 }
 
+/** Whether a field belongs to a mouse or a pointer. */
+function isPointers({ path }: Field): boolean {
+  return path.some(
+    ({ page, id }) => page === PAGES.desktop && (id === DESKTOP.mouse || id === DESKTOP.pointer),
+  );
+}
+
+/** Whether a field belongs to a pen or a puck, whose place on a tablet is the pointer's. */
+function isPens({ path }: Field): boolean {
+  const pens: readonly number[] = [DIGITIZER.pen, DIGITIZER.stylus, DIGITIZER.puck];
+  return path.some(({ page, id }) => page === PAGES.digitizer && pens.includes(id));
+}
+
+/** Whether a field belongs to a finger: it lands anywhere, and the system makes of it what it will. */
+function isFingers({ path }: Field): boolean {
+  return path.some(({ page, id }) => page === PAGES.digitizer && id === DIGITIZER.finger);
+}
+
 /** A part that turns, with the steps its unit says it has. */
-function turning(kind: Control['kind'], field: Field, usage: Usage, name = usageName(usage)): ControlPart {
-  return part(kind, usage, { name, detents: detentsOf(field) ?? USUAL_DETENTS });
+function turning(kind: Control['kind'], field: Field, usage: Usage): ControlPart {
+  return part(kind, usage, { detents: detentsOf(field) ?? USUAL_DETENTS });
 }
 
 /** Steps to a whole turn, where the field's unit is an angle. */
@@ -109,13 +156,19 @@ function detentsOf({ unit, logicalMin, logicalMax, physicalMin, physicalMax }: F
   return Math.max(1, Math.round((whole * (logicalMax - logicalMin)) / physical));
 }
 
+/** Whether what turns counts finer than detents can be. */
+export function isFine(detents: number): boolean {
+  return detents > MOST_DETENTS;
+}
+
 /** Generic desktop controls (HID Usage Tables, page 01). */
 function desktopSource(field: Field, usage: Usage): Bare | null {
   const { relative, wrap } = field.flags;
   if (usage.id === DESKTOP.hat) return { kind: 'hat', parts: hatParts(usage) };
   if (usage.id === DESKTOP.x || usage.id === DESKTOP.y) {
-    const stick = field.path.some(({ page, id }) => page === PAGES.desktop && (id === 4 || id === 5));
-    if (stick && !relative) return plainSource(field, usage);
+    if (isFingers(field)) return null;
+    // Sticks and six-axis devices have the same axes, and move nothing by themselves.
+    if (!isPointers(field) && !isPens(field)) return plainSource(field, usage);
     return { kind: 'move', axis: usage.id === DESKTOP.x ? 'x' : 'y', relative };
   }
   if (usage.id === DESKTOP.wheel && relative) return { kind: 'turn', part: turning('wheel', field, usage) };
@@ -156,17 +209,21 @@ function digitizerSource(field: Field, usage: Usage): Bare | null {
   }
   if (usage.id === DIGITIZER.eraser)
     return { kind: 'press', part: part('pen-tip', usage, { name: 'Eraser' }) };
-  if (usage.id === DIGITIZER.invert || PRESSURE.includes(usage.id)) return null;
+  if (usage.id === DIGITIZER.invert || ABOUT_CONTACT.includes(usage.id)) return null;
   return plainSource(field, usage);
 }
 
 /** The usages an array reports; wide ranges that nobody would draw are left out. */
 function arraySource({ usages }: Field): Bare | null {
   const parts: (ControlPart | null)[] = [];
+  const length = usages.reduce((sum, { from, to }) => sum + to - from + 1, 0);
+  if (length > WIDEST_ARRAY) return null;
   for (const { page, from, to } of usages) {
-    if (to - from + 1 + parts.length > MOST_IN_ARRAY) return null;
     for (let id = from; id <= to; id++) {
-      const none = page === PAGES.keyboard ? id < 0x04 : id === 0;
+      const known = KEY_BY_USAGE.has((page << 16) | id);
+      // Keyboards leave places in their ranges free; of wide ranges nobody would draw all.
+      const mustBeKnown = page === PAGES.keyboard || length > MOST_IN_ARRAY;
+      const none = id === 0 || (mustBeKnown && !known);
       parts.push(none ? null : part(page === PAGES.button ? 'button' : 'key', { page, id }));
     }
   }

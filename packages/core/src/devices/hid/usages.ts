@@ -44,10 +44,25 @@ export function pageName(page: number): string {
   return PAGE_NAMES.get(page) ?? (page >= VENDOR_PAGES ? 'Vendor' : `Page ${hex(page)}`);
 }
 
-/** What the usage tables call a usage; its number where they do not. */
+/** What ids of controls are made of: the first names there were. */
+export function usageIdName({ page, id }: Usage): string {
+  if (page === PAGES.keyboard) return KEY_BY_USAGE.get((page << 16) | id)?.names.linux ?? `Key ${hex(id)}`;
+  return page === PAGES.consumer ? tableName(page, id) : usageName({ page, id });
+}
+
+/** What people call a usage: a key by the key table, else as the usage tables do; its number where neither knows it. */
 export function usageName({ page, id }: Usage): string {
   if (page === PAGES.button) return id === 0 ? 'No button' : `Button ${id}`;
-  if (page === PAGES.keyboard) return KEY_BY_USAGE.get((page << 16) | id)?.names.linux ?? `Key ${hex(id)}`;
+  const key = KEY_BY_USAGE.get((page << 16) | id);
+  // Both keys of a pair are there: the left one is called so too.
+  if (key)
+    return key.code.endsWith('Left') && key.kind === 'modifier' ? `Left ${key.names.linux}` : key.names.linux;
+  if (page === PAGES.keyboard) return `Further key ${id}`;
+  return tableName(page, id);
+}
+
+/** By the usage tables. */
+function tableName(page: number, id: number): string {
   const known = NAMES[page.toString(16).padStart(2, '0')]?.[id.toString(16)];
   return known ?? `${pageName(page)} ${hex(id)}`;
 }

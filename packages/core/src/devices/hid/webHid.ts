@@ -29,6 +29,13 @@ export interface WebHidItem {
   readonly reportSize?: number;
   readonly reportCount?: number;
   readonly unitExponent?: number;
+  readonly unitSystem?: string;
+  readonly unitFactorLengthExponent?: number;
+  readonly unitFactorMassExponent?: number;
+  readonly unitFactorTimeExponent?: number;
+  readonly unitFactorTemperatureExponent?: number;
+  readonly unitFactorCurrentExponent?: number;
+  readonly unitFactorLuminousIntensityExponent?: number;
   readonly logicalMinimum?: number;
   readonly logicalMaximum?: number;
   readonly physicalMinimum?: number;
@@ -106,6 +113,24 @@ function fieldsOf(item: WebHidItem, reportId: number, offset: number, path: read
   );
 }
 
+/** Systems of units by WebHID's words, in the order of the standard's numbers (HID 1.11, 6.2.2.7). */
+const UNIT_SYSTEMS = ['none', 'si-linear', 'si-rotation', 'english-linear', 'english-rotation'];
+
+/** A unit as the descriptor has it: the system, then an exponent of four bits for each base unit. */
+function unitCode(item: WebHidItem): number {
+  const system = UNIT_SYSTEMS.indexOf(item.unitSystem ?? 'none');
+  if (system <= 0) return 0;
+  const exponents = [
+    item.unitFactorLengthExponent,
+    item.unitFactorMassExponent,
+    item.unitFactorTimeExponent,
+    item.unitFactorTemperatureExponent,
+    item.unitFactorCurrentExponent,
+    item.unitFactorLuminousIntensityExponent,
+  ];
+  return exponents.reduce<number>((code, exponent = 0, i) => code + (exponent & 0xf) * 16 ** (i + 1), system);
+}
+
 /** What values of an item mean; WebHID gives the same facts as the descriptor under other names. */
 function rangesOf(
   item: WebHidItem,
@@ -117,7 +142,7 @@ function rangesOf(
     logicalMax: max,
     physicalMin: none ? min : physicalMinimum,
     physicalMax: none ? max : physicalMaximum,
-    unit: unitOf(0, item.unitExponent ?? 0),
+    unit: unitOf(unitCode(item), item.unitExponent ?? 0),
     flags: {
       constant: item.isConstant ?? false,
       variable: !(item.isArray ?? false),
