@@ -19,11 +19,14 @@ const Row = styled('div')({
   gap: 8,
   alignItems: 'center',
   gridColumn: '1 / -1',
+  // On a narrow page the shortcut has a line of its own.
+  '@media (max-width: 1120px)': { flexWrap: 'wrap' },
   '& button': { minWidth: 0, padding: '0 10px' },
 });
 const Recorder = styled('div')(({ theme: { vars } }) => ({
   flex: 1,
   minWidth: 0,
+  '@media (max-width: 1120px)': { flexBasis: '100%' },
   height: 32,
   display: 'flex',
   alignItems: 'center',

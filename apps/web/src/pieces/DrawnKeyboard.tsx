@@ -18,7 +18,7 @@ import { KeyboardContext } from './keyboard.ts';
 /** The width of a plain key in the drawing's own units; other keys are multiples of it, as keyboards have them. */
 const UNIT = 40;
 
-const Board = styled('div')({ display: 'flex', gap: 14, alignItems: 'flex-end' });
+const Board = styled('div')({ display: 'flex', flexWrap: 'wrap', gap: 14, alignItems: 'flex-end' });
 const Block = styled('div')({ display: 'flex', flexDirection: 'column', gap: 4 });
 const Row = styled('div')({ display: 'flex', gap: 4, '&.centred': { justifyContent: 'center' } });
 const Key = styled('button')(({ theme: { vars } }) => ({

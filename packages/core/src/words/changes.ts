@@ -25,8 +25,9 @@ export function changeWords(setup: Setup, change: StateChange): string[] {
     case 'no-key':
       return [noKeyWords(change.shortcut, change.missing, change.layout)];
     case 'no-intent': {
-      const owner = change.program === null ? 'Nothing in front' : programName(setup, change.program);
-      return [`${owner} has no command for “${intentName(change.intent)}”: nothing is sent.`];
+      const intent = `“${intentName(change.intent)}”`;
+      if (change.program === null) return [`Nothing is in front that has ${intent}: nothing is sent.`];
+      return [`${programName(setup, change.program)} has no command for ${intent}: nothing is sent.`];
     }
     case 'radial-open':
       return [`${radialMenuName(setup, change.menu)} opens.`];

@@ -79,7 +79,9 @@ export function pressedAs(
   const steps = stepsOf(notation);
   const texts = steps.flatMap((step) => {
     const resolved = resolveShortcut(step, layout, keysBy);
-    return resolved.ok ? [labelsOf(resolved.value.codes, platform, layout)] : [];
+    // Where Latin letters go by place, keys have them printed too.
+    const isPlain = !resolved.ok || resolved.value.way === 'latin-place';
+    return isPlain ? [] : [labelsOf(resolved.value.codes, platform, layout)];
   });
   if (steps.length === 0 || texts.length < steps.length) return null;
   const pressed = texts.join(', ');

@@ -171,3 +171,16 @@ test('a guarded press sends nothing by itself, and says what it asks for', () =>
     changes: ['It asks for a second press.'],
   });
 });
+
+test.each([
+  ['brindle', 1, []],
+  ['tin-can', 0, ['Tin Can has no command for “Zoom in”: nothing is sent.']],
+  ['everywhere', 0, ['Each program runs its own command for it.']],
+])('an intent in %s is tried in that program: %i pulses', (profile, count, changes) => {
+  const where = slot({ profile });
+  const behaviour = acting({ kind: 'intent', intent: 'zoom-in' }, 'tap');
+  const edited = applyEdit(demoSetup(), { kind: 'set', at: itemAt.binding(where), fields: { behaviour } });
+  if (!edited.ok) throw new Error(edited.problem.code);
+  const tried = triedOut(compile(edited.value.setup), where);
+  expect([Math.min(1, tried.pulses.length), tried.changes]).toEqual([count, changes]);
+});

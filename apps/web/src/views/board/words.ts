@@ -116,6 +116,7 @@ export const WORDS = {
   hears: 'What they hear',
   hearsNative: 'what the control does by itself',
   // Said in place of the pulses, where a first press sends nothing.
+  intentDepends: 'Each program runs its own command for it.',
   asksFor: { longer: 'It asks for a longer press.', second: 'It asks for a second press.' },
   nothingSent: 'Nothing is sent.',
   sentCount: (count: number) => `${count} sent`,

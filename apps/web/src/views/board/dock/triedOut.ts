@@ -32,11 +32,13 @@ export function triedOut(compiled: Compiled, slot: Slot): Tried {
   // Pinned, so that what is in front at the moment does not matter.
   for (const event of [{ kind: 'pin' as const, t: 0, profile }, ...eventsOfUse(device, known, trigger)]) {
     const stepped = step(compiled, state, event);
-    state = stepped.state;
+    // Its own program gets what is sent, wherever it is now.
+    state = { ...stepped.state, frontProgram: compiled.setup.profiles[profile]?.program ?? null };
     // What came due on the way counts as well: a hold comes by itself, without an event.
     for (const change of [...stepped.due, stepped.explanation].flatMap((each) => each.changes)) {
       if (change.kind === 'guard' && change.asks) changes.add(WORDS.asksFor[change.how]);
-      for (const words of changeWords(compiled.setup, change)) changes.add(words);
+      if (change.kind === 'no-intent' && change.program === null) changes.add(WORDS.intentDepends);
+      else for (const words of changeWords(compiled.setup, change)) changes.add(words);
     }
     for (const stroke of stepped.strokes) {
       if (!('code' in stroke || 'button' in stroke)) pulses.push({ from: stroke.t, to: stroke.t });
