@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { showRows } from './support/board.ts';
-import { cell, control, expect, open, rehearsing, saved, test } from './support/test.ts';
+import { cell, control, expect, expectAccessible, open, rehearsing, saved, test } from './support/test.ts';
 
 /** A keyboard: its layout's id, and what its keys type by their places (xkb-data). */
 interface Keyboard {
@@ -103,6 +103,7 @@ test('how a program reads keys is found out by one press, and what is sent follo
   await expect(dialog.getByRole('radio', { name: /^By place/ })).toBeChecked();
   // The key where a United States keyboard has the Z is labelled Y here.
   await expect(dialog).toContainText('Ctrl+Y');
+  await expectAccessible(page);
   await dialog.getByRole('button', { name: 'It did not' }).click();
   await expect(dialog.getByRole('radio', { name: /^By character/ })).toBeChecked();
   await dialog.getByRole('button', { name: 'It did “Undo”' }).click();
@@ -126,6 +127,7 @@ test('what a keyboard cannot type is told and answered for it alone; another com
   await notice.getByRole('link', { name: 'Look at them' }).click();
   const card = page.getByRole('region', { name: 'Shortcuts on this keyboard' });
   await expect(card).toContainText('Brindle, Canvas upright');
+  await expectAccessible(page);
   const field = card.getByRole('textbox', { name: /^As its menu shows it/ });
   await field.fill('Ctrl+Wobble');
   await field.press('Enter');
@@ -162,4 +164,34 @@ test('a set-up of an older version asks once on which keyboard it was made', asy
   await page.getByRole('button', { name: /^Undo: / }).click();
   await expect(cell(page, 'Key 1', 'Everywhere')).toContainText('Ctrl+Z');
   await saved(page);
+});
+
+test('another computer has its own layout; a device’s memory says for which its keys were chosen', async ({
+  app,
+  quietPage: page,
+}) => {
+  await open(page, app.address, 'rig');
+  await page.getByRole('button', { name: /^Pocket mouse/ }).click();
+  await page.getByRole('tab', { name: 'Computers' }).click();
+  const layout = page.getByRole('combobox', { name: 'Keyboard layout of Loft laptop' });
+  await layout.click();
+  await page.getByRole('option', { name: 'German', exact: true }).click();
+  await expect(layout).toHaveText('German');
+  await page.getByRole('button', { name: /^Twelve pad/ }).click();
+  await page.getByRole('tab', { name: 'Memory' }).click();
+  await page.getByRole('button', { name: 'Store in the slot' }).click();
+  await expect(page.getByRole('row', { name: /^Key 1,? /i }).first()).toContainText('the same');
+  await saved(page);
+  await page.getByRole('link', { name: 'Settings' }).click();
+  await page.getByRole('combobox', { name: 'Layout' }).fill('French');
+  await page.getByRole('option', { name: 'French (AZERTY)', exact: true }).click();
+  await page.getByRole('link', { name: 'Rig' }).click();
+  await page.getByRole('button', { name: /^Pocket mouse/ }).click();
+  await page.getByRole('tab', { name: 'Computers' }).click();
+  await expect(layout).toHaveText('German');
+  await page.getByRole('button', { name: /^Twelve pad/ }).click();
+  await page.getByRole('tab', { name: 'Memory' }).click();
+  await expect(page.getByRole('note')).toContainText('chosen for a keyboard with English (United States)');
+  // The keys of undo are others on a French keyboard.
+  await expect(page.getByRole('row', { name: /differs/ }).first()).toBeVisible();
 });

@@ -1,11 +1,11 @@
-import type { Stroke } from '@nimble-lever/core/engine';
+import { keyboardOf, type Stroke } from '@nimble-lever/core/engine';
 import { type ModifierName, modifierOf } from '@nimble-lever/core/keys';
 import { keyValue } from '@nimble-lever/core/keys/layouts';
 import type { Place } from '@nimble-lever/core/setup';
 import { sentOf } from '@nimble-lever/core/words';
 import type { Carrier } from '@nimble-lever/session';
 import { programRan } from '../app/engine/engineSlice.ts';
-import { selectLayout } from '../app/keyboard/keyboardSlice.ts';
+import { selectKeyboards, selectLayout } from '../app/keyboard/keyboardSlice.ts';
 import type { AppDispatch, AppThunk, RootState } from '../app/store.ts';
 import { heardElsewhere, selectDesk, volumeKey } from './deskSlice.ts';
 import { frontWindow, raiseWindow } from './frontWindow.ts';
@@ -99,7 +99,7 @@ export function practiceDesk(dispatch: AppDispatch, getState: () => RootState): 
       const { computer } = stroke;
       if (computer !== undefined) {
         if (stroke.kind === 'focus') dispatch(raiseWindow(stroke.program, computer));
-        const [sent] = sentOf([stroke]);
+        const [sent] = sentOf([stroke], keyboardOf(selectKeyboards(getState()), computer));
         if (sent && stroke.kind !== 'key-up' && stroke.kind !== 'button-up') {
           dispatch(heardElsewhere({ computer, words: sent.text }));
         }

@@ -2,6 +2,7 @@ import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import { styled } from '@mui/material/styles';
 import type { Device } from '@nimble-lever/core/devices';
+import { readLayout } from '@nimble-lever/core/keys/layouts';
 import { LAYOUTS } from '@nimble-lever/core/keys/layouts/list';
 import {
   compareMemory,
@@ -18,6 +19,7 @@ import {
   triggerNameIn,
 } from '@nimble-lever/core/words';
 import { useMemo, useState } from 'react';
+import { layoutFile } from '../../app/keyboard/keyboard.ts';
 import { selectLayout } from '../../app/keyboard/keyboardSlice.ts';
 import { makeEdits } from '../../app/setup/edits.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
@@ -85,8 +87,13 @@ export function MemoryTab({ device, profile }: Props) {
     setAsking(false);
     store();
   };
-  const takeOver = () => {
-    if (read.ok) dispatch(makeEdits(takeOverMemory(setup, device.id, profile, read.value.entries, layout)));
+  const takeOver = async () => {
+    if (!read.ok) return;
+    const { layout: madeFor, entries } = read.value;
+    // Its keys mean what they meant on the keyboard they were chosen for.
+    const file = madeFor !== null && madeFor !== layout.id ? layoutFile(madeFor) : undefined;
+    const own = file ? readLayout(await file()) : layout;
+    dispatch(makeEdits(takeOverMemory(setup, device.id, profile, entries, own)));
   };
   const store = () => {
     // A browser may refuse to keep things; then nothing was stored, and that is said.
@@ -124,7 +131,7 @@ export function MemoryTab({ device, profile }: Props) {
             {asking ? WORDS.storeOver : WORDS.store}
           </Button>
           {asking && <Button onClick={() => setAsking(false)}>{WORDS.keepStored}</Button>}
-          <Button disabled={!isOther} title={WORDS.takeOverMeans} onClick={takeOver}>
+          <Button disabled={!isOther} title={WORDS.takeOverMeans} onClick={() => void takeOver()}>
             {WORDS.takeOver}
           </Button>
           <Button
