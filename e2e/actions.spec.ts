@@ -1,5 +1,5 @@
 import { choose, showRows } from './support/board.ts';
-import { cell, control, expect, open, rehearsing, saved, test } from './support/test.ts';
+import { cell, control, expect, expectAccessible, open, rehearsing, saved, test } from './support/test.ts';
 
 test('an intent bound once Everywhere is each program’s own command; where there is none, that is said', async ({
   app,
@@ -60,4 +60,35 @@ test('a drag is typed as lists write it, holds keys and a button, and lets both 
   await expect(page.getByText('Space, right click')).toBeVisible();
   await page.keyboard.up('Enter');
   await expect(page.getByText('Space, right click')).toBeHidden();
+});
+
+test('a control that shows everything does so while it is held, with what lasts now', async ({
+  app,
+  quietPage: page,
+}) => {
+  await open(page, app.address, 'board');
+  await showRows(page, 'twelve pad key 11');
+  await cell(page, 'Key 11', 'Everywhere').click();
+  await choose(page, 'Show everything');
+  await saved(page);
+  await page.getByRole('link', { name: 'Rehearse' }).click();
+  await rehearsing(page);
+  await page.getByRole('button', { name: 'Brindle', exact: true }).click();
+  await control(page, 'Twelve pad', 'Key 11').focus();
+  await page.keyboard.down('Enter');
+  const sheet = page.getByRole('region', { name: 'What controls do now' });
+  await expect(sheet.getByRole('heading')).toHaveText([
+    /Bench dial/,
+    /Pocket mouse/,
+    /Twelve pad/,
+    /Pen tablet/,
+    /Shuttle/,
+    /Three pedals/,
+    /Wall panel/,
+  ]);
+  await expect(sheet).toContainText('Brush larger');
+  await expect(sheet).toContainText('82 %');
+  await expectAccessible(page);
+  await page.keyboard.up('Enter');
+  await expect(sheet).toBeHidden();
 });

@@ -29,6 +29,7 @@ const ASKS = {
   shortcut: false,
   command: false,
   intent: false,
+  show: false,
   sequence: false,
   button: false,
   page: false,
@@ -140,6 +141,7 @@ export function ActionFields({ target, action, onEditMenu }: Props) {
     case 'shortcut':
     case 'command':
     case 'intent':
+    case 'show':
     case 'sequence':
     case 'button':
     case 'page':

@@ -126,6 +126,8 @@ function otherActions(setup: Setup): readonly Action[] {
     ...(['next', 'previous', 'set', 'while-held'] as const).map(
       (change): Action => ({ kind: 'speed', device: null, change, step: 1 }),
     ),
+    { kind: 'show', device: null },
+    ...setup.devices.map(({ id }): Action => ({ kind: 'show', device: id })),
     { kind: 'computer', device: null, change: 'next', computer: 0 },
     { kind: 'computer', device: null, change: 'set', computer: 0 },
     ...setup.programs.map(({ id }): Action => ({ kind: 'program', program: id, launch: true })),
@@ -153,6 +155,8 @@ export function choiceId(action: Action): string {
       return `command ${action.command}`;
     case 'intent':
       return `intent ${action.intent}`;
+    case 'show':
+      return `show ${action.device}`;
     case 'button':
       return `button ${action.button}`;
     case 'wheel':

@@ -1,5 +1,12 @@
 /** The words of the practice desk. */
 export const WORDS = {
+  // What is shown while a control that shows everything is held.
+  shows: 'What controls do now',
+  nothingSet: 'nothing set',
+  showsPage: (name: string) => `page ${name}`,
+  showsLayers: (names: readonly string[]) => `layer ${names.join(', ')}`,
+  showsSpeed: (value: string) => `pointer speed ${value}×`,
+  showsCharge: (percent: number) => `${percent} %`,
   desk: 'The desk',
   now: 'What lasts now',
   thisComputer: 'This computer',

@@ -69,6 +69,7 @@ export function effectOf(setup: Setup, profile: Profile, action: Action): Effect
     case 'computer':
     case 'program':
     case 'radial':
+    case 'show':
     case 'macro':
       return action;
   }

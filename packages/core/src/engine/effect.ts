@@ -4,7 +4,7 @@ import type { Action, Guard, Message, Place, PressStyle, Repeat } from '../setup
 /** Actions that need no preparing; the others are compiled into keys, buttons and ticks. */
 type Kept = Extract<
   Action,
-  { kind: 'layer' | 'page' | 'profile' | 'speed' | 'computer' | 'program' | 'radial' | 'macro' }
+  { kind: 'layer' | 'page' | 'profile' | 'speed' | 'computer' | 'program' | 'radial' | 'show' | 'macro' }
 >;
 
 /** What an action sends or changes, ready to go. */

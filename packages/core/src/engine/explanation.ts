@@ -33,6 +33,12 @@ export type StateChange =
   | { readonly kind: 'speed' | 'computer'; readonly device: string; readonly at: number }
   | { readonly kind: 'macro'; readonly macro: string; readonly runs: boolean }
   | {
+      /** What the controls of a device (null: of all) do is shown, or no longer. */
+      readonly kind: 'show';
+      readonly device: string | null;
+      readonly shows: boolean;
+    }
+  | {
       /** A shortcut was to be sent that the keyboard of who receives it cannot type: nothing of it was. */
       readonly kind: 'no-key';
       /** In our notation, all its steps. */

@@ -22,6 +22,9 @@ export function endHold(context: StepContext, hold: PlainHold): void {
     case 'layer':
       layerOff(context, hold.layer);
       return;
+    case 'show':
+      context.changes.push({ kind: 'show', device: hold.device, shows: false });
+      return;
     case 'speed':
       endSpeed(context, hold);
       return;

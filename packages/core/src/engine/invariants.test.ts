@@ -60,6 +60,7 @@ test('the random runs meet every kind of outcome, change and stroke', () => {
     'radial-open',
     'released',
     'repeated',
+    'show',
     'slid',
     'speed',
     'spring',

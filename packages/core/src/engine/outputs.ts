@@ -44,6 +44,7 @@ export function begin(context: StepContext, sending: Sending, using: Using): rea
     case 'computer':
     case 'program':
     case 'radial':
+    case 'show':
     case 'macro':
       return change(context, effect, using, first, focus);
   }
@@ -139,7 +140,9 @@ function sendMessage(context: StepContext, to: Destination, { message }: EffectO
 /** Changes something of the engine's own. */
 function change(
   context: StepContext,
-  effect: EffectOf<'layer' | 'page' | 'profile' | 'speed' | 'computer' | 'program' | 'radial' | 'macro'>,
+  effect: EffectOf<
+    'layer' | 'page' | 'profile' | 'speed' | 'computer' | 'program' | 'radial' | 'show' | 'macro'
+  >,
   using: Using,
   to: Destination,
   focus: boolean,
@@ -169,6 +172,9 @@ function change(
     case 'radial':
       openMenu(context, effect.menu, using, to.program, focus);
       return [];
+    case 'show':
+      context.changes.push({ kind: 'show', device: effect.device, shows: true });
+      return [{ kind: 'show', device: effect.device }];
     case 'macro':
       return callAndHold(context, effect.macro, using, to);
   }

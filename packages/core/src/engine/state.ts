@@ -41,6 +41,11 @@ export type Hold =
   | { readonly kind: 'button'; readonly to: Destination; readonly button: number }
   | { readonly kind: 'message'; readonly to: Destination; readonly message: Message }
   | { readonly kind: 'layer'; readonly layer: string }
+  | {
+      /** What the controls of a device (null: of all) do is shown. */
+      readonly kind: 'show';
+      readonly device: string | null;
+    }
   | { readonly kind: 'speed'; readonly device: string; readonly serial: number }
   | {
       /** One run of a macro: a later run of the same macro is not this hold's to end. */

@@ -34,6 +34,7 @@ export type MemoryReason =
   | 'macro'
   | 'text'
   | 'radial'
+  | 'show'
   | 'program'
   | 'profile'
   | 'layer'

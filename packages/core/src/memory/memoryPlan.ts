@@ -132,6 +132,7 @@ function actionDoes(source: Source, action: Action, held: boolean): MemoryDoes |
     case 'profile':
     case 'program':
     case 'radial':
+    case 'show':
       return action.kind;
   }
 }

@@ -117,6 +117,8 @@ const actionOptions = [
   /** Brings a program to the front, starting it where asked. */
   z.strictObject({ kind: z.literal('program'), program: idSchema, launch: z.boolean() }),
   z.strictObject({ kind: z.literal('radial'), menu: idSchema }),
+  /** Shows what every control of a device (null: of all) does now, as long as the press keeps it on. */
+  z.strictObject({ kind: z.literal('show'), device: idSchema.nullable() }),
   z.strictObject({ kind: z.literal('message'), message: messageSchema }),
 ] as const;
 

@@ -27,6 +27,7 @@ const ACTION_NAMES: { readonly [Kind in Action['kind']]: NamedBy<Kind> } = {
   speed: ({ device }) => (device === null ? NONE : [{ kind: 'device', id: device }]),
   computer: ({ device }) => (device === null ? NONE : [{ kind: 'device', id: device }]),
   program: ({ program }) => [{ kind: 'program', id: program }],
+  show: ({ device }) => (device === null ? NONE : [{ kind: 'device', id: device }]),
   radial: ({ menu }) => [{ kind: 'radial-menu', id: menu }],
   shortcut: () => NONE,
   intent: () => NONE,

@@ -76,6 +76,7 @@ export function arbitraryAction(setup: Setup, commands: readonly string[]): fc.A
     { kind: 'drag', keys: 'Ctrl+漢', button: 0 },
     { kind: 'click', button: 0, count: 2, at: null, keys: 'Alt' },
     { kind: 'wheel', ticks: 2, axis: 'vertical', keys: 'Ctrl+[' },
+    { kind: 'show', device: null },
     { kind: 'intent', intent: 'undo' },
     { kind: 'intent', intent: 'zoom-in' },
     { kind: 'intent', intent: 'next-item' },

@@ -171,6 +171,8 @@ function actionName(setup: Setup, action: Named): string {
       return `${action.launch ? 'Open' : 'Go to'} ${programName(setup, action.program)}`;
     case 'radial':
       return radialMenuName(setup, action.menu);
+    case 'show':
+      return action.device === null ? 'Show everything' : `Show ${deviceName(setup, action.device)}`;
     case 'message':
       return action.message.protocol === 'osc'
         ? `OSC ${action.message.address}`

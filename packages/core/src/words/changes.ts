@@ -1,7 +1,7 @@
 import type { StateChange } from '../engine/index.ts';
 import type { NoKey } from '../keys/layouts/index.ts';
 import type { Setup } from '../setup/index.ts';
-import { intentName, layerName, macroName, programName, radialMenuName } from './names.ts';
+import { deviceName, intentName, layerName, macroName, programName, radialMenuName } from './names.ts';
 
 /** What the engine changed of its own, in words; nothing for what is told otherwise. */
 export function changeWords(setup: Setup, change: StateChange): string[] {
@@ -22,6 +22,11 @@ export function changeWords(setup: Setup, change: StateChange): string[] {
     }
     case 'macro':
       return [`${macroName(setup, change.macro)} ${change.runs ? 'runs' : 'has ended'}.`];
+    case 'show': {
+      const whose =
+        change.device === null ? 'every control does' : `${deviceName(setup, change.device)} does`;
+      return [change.shows ? `What ${whose} is shown.` : `What ${whose} is no longer shown.`];
+    }
     case 'no-key':
       return [noKeyWords(change.shortcut, change.missing, change.layout)];
     case 'no-intent': {

@@ -25,6 +25,8 @@ function otherWords(setup: Setup, hold: Hold): string[] {
       return [`layer ${layerName(setup, hold.layer)}`];
     case 'macro':
       return [`macro ${macroName(setup, hold.macro)}`];
+    case 'show':
+      return ['what controls do'];
     case 'speed':
       return ['pointer speed'];
     case 'message':

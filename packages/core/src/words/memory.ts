@@ -12,6 +12,7 @@ const REASONS: Readonly<Record<MemoryReason, string>> = {
   waits: 'A macro with waits needs Nimble Lever to time it.',
   macro: 'Only a macro of plain shortcuts, run once, fits.',
   text: 'Text depends on the keyboard layout, which the device does not know.',
+  show: 'Showing what controls do needs Nimble Lever.',
   radial: 'A radial menu needs Nimble Lever to draw it.',
   program: 'Switching programs needs Nimble Lever.',
   profile: 'Switching profiles needs Nimble Lever.',

@@ -22,6 +22,7 @@ import { isPracticeProgram, type PracticeProgram } from '../../practice/programs
 import { TallowView } from '../../practice/programs/TallowView.tsx';
 import { TinCanView } from '../../practice/programs/TinCanView.tsx';
 import { RadialOverlay } from '../../practice/RadialOverlay.tsx';
+import { ShowOverlay } from '../../practice/ShowOverlay.tsx';
 import { Taskbar } from '../../practice/Taskbar.tsx';
 import { Account } from './Account.tsx';
 import { OwnDevices } from './OwnDevices.tsx';
@@ -137,6 +138,7 @@ export function RehearsePage() {
             <OtherDesk />
             <DeskPointer />
             <RadialOverlay />
+            <ShowOverlay />
             {ownDevices && <OwnDevices surface={surface} onClose={() => setOwnDevices(false)} />}
           </div>
           <Taskbar />

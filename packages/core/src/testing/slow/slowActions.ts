@@ -167,6 +167,7 @@ export class SlowActions {
       case 'computer':
       case 'program':
       case 'radial':
+      case 'show':
       case 'macro':
         return null;
     }
@@ -201,6 +202,7 @@ export class SlowActions {
         return this.#macro(action.macro, owner, to);
       case 'shortcut':
       case 'intent':
+      case 'show':
       case 'sequence':
       case 'command':
       case 'text':
