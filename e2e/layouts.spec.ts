@@ -63,6 +63,8 @@ for (const keyboard of KEYBOARDS) {
     await rehearsing(page);
     await undoes(page, 'Brindle');
     await undoes(page, 'Hushbox');
+    // Told as what each of them reads.
+    await expect(page.getByText('Ctrl+Z', { exact: true })).toHaveCount(2);
   });
 }
 

@@ -1,4 +1,5 @@
 import type { Stroke } from '../engine/index.ts';
+import { SWAPPED } from '../testing/index.ts';
 import { cameUpOf, sentOf } from './sent.ts';
 
 /** `+KeyA -KeyA ~1 (0` as strokes. */
@@ -39,4 +40,11 @@ test.each([
   ['', []],
 ])('of %s what comes up without having gone down is %j', (text, expected) => {
   expect(cameUpOf(strokes(text)).map(({ text: up }) => up)).toEqual(expected);
+});
+
+test('keys are called what the program reads: by the layout, or by places', () => {
+  const pressed = strokes('+ControlLeft +KeyZ -KeyZ -ControlLeft');
+  expect(sentOf(pressed).map(({ text }) => text)).toEqual(['Ctrl+Z']);
+  expect(sentOf(pressed, SWAPPED).map(({ text }) => text)).toEqual(['Ctrl+Y']);
+  expect(sentOf(pressed, SWAPPED, 'place').map(({ text }) => text)).toEqual(['Ctrl+Z']);
 });

@@ -1,6 +1,6 @@
 import type { Stroke } from '../engine/index.ts';
 import { formatShortcut, legendOf, modifierOf } from '../keys/index.ts';
-import { type Layout, shortcutOf, US_LAYOUT } from '../keys/layouts/index.ts';
+import { type KeysBy, type Layout, shortcutOf, US_LAYOUT } from '../keys/layouts/index.ts';
 import { buttonName } from './actions.ts';
 import { tidy } from './numbers.ts';
 
@@ -13,14 +13,18 @@ export interface Sent {
 }
 
 /**
- * Puts strokes together: keys that go down together are one chord, called what it means on the keyboard's layout; the same
- * in a row is counted.
+ * Puts strokes together: keys that go down together are one chord, called what it means to a program that goes by
+ * characters of the keyboard's layout, or by places; the same in a row is counted.
  */
-export function sentOf(strokes: readonly Stroke[], layout: Layout = US_LAYOUT): readonly Sent[] {
+export function sentOf(
+  strokes: readonly Stroke[],
+  layout: Layout = US_LAYOUT,
+  keysBy: KeysBy = 'character',
+): readonly Sent[] {
   const texts: string[] = [];
   let chord: string[] = [];
   const endChord = () => {
-    if (chord.length > 0) texts.push(chordText(chord, layout));
+    if (chord.length > 0) texts.push(chordText(chord, layout, keysBy));
     chord = [];
   };
   for (const stroke of strokes) {
@@ -33,7 +37,11 @@ export function sentOf(strokes: readonly Stroke[], layout: Layout = US_LAYOUT): 
 }
 
 /** What came up that these strokes had not put down themselves: the end of a latch, a key let go of. */
-export function cameUpOf(strokes: readonly Stroke[], layout: Layout = US_LAYOUT): readonly Sent[] {
+export function cameUpOf(
+  strokes: readonly Stroke[],
+  layout: Layout = US_LAYOUT,
+  keysBy: KeysBy = 'character',
+): readonly Sent[] {
   const down = new Set<string>();
   const up: string[] = [];
   const texts: string[] = [];
@@ -46,7 +54,7 @@ export function cameUpOf(strokes: readonly Stroke[], layout: Layout = US_LAYOUT)
     }
   }
   // Keys come up in the opposite order; a chord is called as it went down.
-  return counted(up.length > 0 ? [chordText(up.toReversed(), layout), ...texts] : texts);
+  return counted(up.length > 0 ? [chordText(up.toReversed(), layout, keysBy), ...texts] : texts);
 }
 
 /** The arrow of wheel ticks. */
@@ -96,8 +104,8 @@ function counted(texts: readonly string[]): readonly Sent[] {
 }
 
 /** Keys that were down together; two that are no modifiers are no shortcut. */
-function chordText(codes: readonly string[], layout: Layout): string {
+function chordText(codes: readonly string[], layout: Layout, keysBy: KeysBy): string {
   const keys = codes.filter((code) => modifierOf(code) === null);
   if (keys.length > 1) return codes.map((code) => legendOf(code, 'linux', layout.legends)).join('+');
-  return formatShortcut(shortcutOf(codes, layout, 'character'));
+  return formatShortcut(shortcutOf(codes, layout, keysBy));
 }

@@ -101,8 +101,10 @@ const AccountEntry = memo(function AccountEntry({ item }: { readonly item: Accou
   // What was used says what was sent; the rest speaks of the engine.
   const used = kind === 'pressed' || kind === 'turned' || kind === 'repeated';
   const layout = useAppSelector(selectLayout);
-  const sent = sentOf(explanation.strokes, layout);
-  const up = sent.length === 0 ? cameUpOf(explanation.strokes, layout) : [];
+  // Called what the program that got it reads.
+  const reader = setup.programs.find(({ name }) => name === ran[0]?.program);
+  const sent = sentOf(explanation.strokes, layout, reader?.keysBy);
+  const up = sent.length === 0 ? cameUpOf(explanation.strokes, layout, reader?.keysBy) : [];
   return (
     <Entry>
       <time>{WORDS.seconds(explanation.t)}</time>
