@@ -1,5 +1,6 @@
 import Button from '@mui/material/Button';
-import { useState } from 'react';
+import { typingReport } from '@nimble-lever/core/setup/shortcuts';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { makeEdit } from '../setup/edits.ts';
 import { selectSetup } from '../setup/selectors.ts';
@@ -7,19 +8,20 @@ import { Told } from '../shell/Told.tsx';
 import { WORDS } from '../shell/words.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
 import { isSeen, keepSeen } from './seenReports.ts';
-import { selectTypingReport } from './typingReport.ts';
 
 /** What this keyboard cannot type of the set-up, and, once, on which keyboard an older one was made. */
 export function TypingNotices() {
   const dispatch = useAppDispatch();
   const { pathname } = useLocation();
-  const { madeOn } = useAppSelector(selectSetup);
+  // After what the edit itself shows: it has time.
+  const setup = useDeferredValue(useAppSelector(selectSetup));
+  const { madeOn } = setup;
   const setUp = useAppSelector((state) => state.setup.id);
   const layout = useAppSelector((state) => state.keyboard.layout);
-  const report = useAppSelector(selectTypingReport);
+  const report = useMemo(() => layout && typingReport(setup, layout), [setup, layout]);
   const [, setLooked] = useState(0);
   // In Settings both are dealt with.
-  if (pathname === '/settings' || !layout) return null;
+  if (pathname === '/settings' || !layout || !report) return null;
   const count = report.untypeable.length;
   const seen = `${setUp ?? ''} ${layout.id} ${count}`;
   const close = () => {

@@ -4,7 +4,7 @@ import type { Address } from '../edits/address.ts';
 import { itemAt } from '../edits/address.ts';
 import type { SingleEdit } from '../edits/edit.ts';
 import type { MacroStep } from '../macro.ts';
-import { type Command, keysByOf, menuOwner, type Program, type Setup } from '../setup.ts';
+import { type Command, keysByOf, menuOwner, type Profile, type Program, type Setup } from '../setup.ts';
 
 /** A shortcut that stands somewhere in a set-up, and the edit that puts another in its place. */
 export interface ShortcutPlace {
@@ -42,16 +42,27 @@ function ofCommand(program: Program | null, command: Command): ShortcutPlace {
   };
 }
 
+/** What was found in a profile, by what its program goes by: an edit changes one of two hundred. */
+const known = new WeakMap<Profile, { readonly keysBy: string; readonly places: readonly ShortcutPlace[] }>();
+
 function ofBindings(setup: Setup): readonly ShortcutPlace[] {
   return Object.values(setup.profiles).flatMap((profile) => {
     const keysBy = keysByOf(setup, profile);
-    return Object.entries(profile.bindings).flatMap(([key, { behaviour }]) => {
-      const at = itemAt.binding(slotIn(profile.id, key));
-      if (behaviour.kind === 'action') return ofAction(behaviour.action, keysBy, at, 'behaviour.action');
-      if (behaviour.kind === 'off' && behaviour.sends)
-        return ofAction(behaviour.sends, keysBy, at, 'behaviour.sends');
-      return [];
-    });
+    const before = known.get(profile);
+    if (before?.keysBy === keysBy) return before.places;
+    const places = ofProfile(profile, keysBy);
+    known.set(profile, { keysBy, places });
+    return places;
+  });
+}
+
+function ofProfile(profile: Profile, keysBy: Program['keysBy']): readonly ShortcutPlace[] {
+  return Object.entries(profile.bindings).flatMap(([key, { behaviour }]) => {
+    const action =
+      behaviour.kind === 'action' ? behaviour.action : behaviour.kind === 'off' ? behaviour.sends : null;
+    if (action?.kind !== 'shortcut' && action?.kind !== 'sequence') return [];
+    const at = itemAt.binding(slotIn(profile.id, key));
+    return ofAction(action, keysBy, at, behaviour.kind === 'off' ? 'behaviour.sends' : 'behaviour.action');
   });
 }
 

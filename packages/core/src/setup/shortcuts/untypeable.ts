@@ -23,17 +23,17 @@ export interface TypingReport {
 /** Finds the shortcuts that cannot be typed on a layout. Those that have another one there already count as typed. */
 export function typingReport(setup: Setup, layout: Layout): TypingReport {
   const places = everyShortcut(setup);
-  const untypeable = places.flatMap((place): Untypeable[] => {
+  const untypeable: Untypeable[] = [];
+  for (const place of places) {
     const { command, keysBy } = place;
     const shortcut = command?.command.onLayout[layout.id] ?? place.shortcut;
-    const steps = parseSteps(shortcut);
-    const why = steps.ok && keysBy === 'character' ? troubleOf(steps.value, layout) : null;
-    if (!steps.ok || why === null) return [];
+    const trouble = keysBy === 'character' ? troubleWith(shortcut, layout) : null;
+    if (!trouble) continue;
     const use = command
       ? (other: string) => useOnLayout(command.program, command.command, layout.id, other)
       : place.replace;
-    return [{ place, why, samePlace: placesOf(steps.value, layout), use }];
-  });
+    untypeable.push({ place, ...trouble, use });
+  }
   return { all: places.length, untypeable };
 }
 
@@ -46,6 +46,24 @@ export function useOnLayout(
 ): SingleEdit {
   const onLayout = { ...command.onLayout, [layout]: shortcut };
   return { kind: 'set', at: commandAt(program, command), fields: { onLayout } };
+}
+
+/** Why a shortcut cannot be typed, and what its places are. */
+type Trouble = Pick<Untypeable, 'why' | 'samePlace'>;
+
+/** Found once for each layout and shortcut; null for one that can be typed. */
+const troubles = new WeakMap<Layout, Map<string, Trouble | null>>();
+
+function troubleWith(shortcut: string, layout: Layout): Trouble | null {
+  const known = troubles.get(layout) ?? new Map<string, Trouble | null>();
+  troubles.set(layout, known);
+  const before = known.get(shortcut);
+  if (before !== undefined) return before;
+  const steps = parseSteps(shortcut);
+  const why = steps.ok ? troubleOf(steps.value, layout) : null;
+  const found = steps.ok && why ? { why, samePlace: placesOf(steps.value, layout) } : null;
+  known.set(shortcut, found);
+  return found;
 }
 
 function troubleOf(steps: readonly Shortcut[], layout: Layout): Untypeable['why'] | null {
