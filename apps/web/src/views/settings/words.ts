@@ -15,7 +15,7 @@ export const WORDS = {
     `${count} of ${all} shortcuts cannot be typed well on ${layout}. What you choose for a command holds on this layout only; on others it stays as it is.`,
   why: {
     'no-key': 'no key types it',
-    altgr: 'needs AltGr, which many programs miss',
+    altgr: 'needs AltGr (on a Mac, Option), which many programs miss',
   },
   common: 'Common',
   own: 'Bound by itself',
