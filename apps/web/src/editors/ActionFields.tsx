@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { styled } from '@mui/material/styles';
-import { type Device, movesPointer } from '@nimble-lever/core/devices';
+import { type Device, movesPointer, WHEEL_MODES } from '@nimble-lever/core/devices';
 import type { Action, Message } from '@nimble-lever/core/setup';
 import { ChoiceField } from '../pieces/ChoiceField.tsx';
 import { NumberField } from '../pieces/NumberField.tsx';
@@ -44,6 +44,7 @@ const ASKS = {
   radial: true,
   message: true,
   speed: true,
+  'wheel-mode': true,
   computer: true,
 } as const satisfies Record<Kind, boolean>;
 
@@ -129,6 +130,7 @@ export function ActionFields({ target, action, onEditMenu }: Props) {
         <MessageFields message={action.message} onChange={(message) => setAction({ ...action, message })} />
       );
     case 'speed':
+    case 'wheel-mode':
     case 'computer':
       return (
         <OfDevice
@@ -199,6 +201,13 @@ function withHeld(action: Of<'click'> | Of<'wheel'>, keys: string | null): Actio
   return keys === null ? bare : { ...bare, keys };
 }
 
+/** Which devices an action can be about. */
+const OFFERED = {
+  speed: ({ kind, settings }: Device) => movesPointer(kind) || settings.pointerSpeeds.length > 0,
+  'wheel-mode': ({ controls }: Device) => controls.some(({ kind }) => kind === 'wheel'),
+  computer: ({ settings }: Device) => settings.computers.length > 1,
+} as const;
+
 /** For which device an action counts: the one it is on, or another. Null is "the one that is pressed". */
 function OfDevice({
   setup,
@@ -209,17 +218,13 @@ function OfDevice({
   setup: ActionTarget['setup'];
   /** The device the action is on, where that is known. */
   own: Device | undefined;
-  action: Of<'speed'> | Of<'computer'>;
+  action: Of<'speed'> | Of<'wheel-mode'> | Of<'computer'>;
   onChange: (action: Action) => void;
 }) {
   // Names of computers are the device's own; without a device they have only numbers.
   const owner = setup.devices.find(({ id }) => id === action.device);
   // A device without a pointer has no speed; one with a single computer has nothing to switch.
-  const offered = setup.devices.filter((device) =>
-    action.kind === 'speed'
-      ? movesPointer(device.kind) || device.settings.pointerSpeeds.length > 0
-      : device.settings.computers.length > 1,
-  );
+  const offered = setup.devices.filter(OFFERED[action.kind]);
   const speeds = (owner ?? own)?.settings.pointerSpeeds ?? [];
   const names = (count: number, name: (i: number) => string) =>
     Array.from({ length: count }, (_, i) => [String(i), name(i)] as const);
@@ -239,6 +244,14 @@ function OfDevice({
             WORDS.speedNumber(i + 1, speeds[i]),
           )}
           onChange={(step) => onChange({ ...action, step: Number(step) })}
+        />
+      )}
+      {action.kind === 'wheel-mode' && action.change === 'while-held' && (
+        <ChoiceField
+          label={WORDS.wheelMode}
+          value={action.mode}
+          options={WHEEL_MODES.map((mode) => [mode, WORDS.wheelModes[mode]] as const)}
+          onChange={(mode) => onChange({ ...action, mode })}
         />
       )}
       {action.kind === 'computer' && action.change === 'set' && (

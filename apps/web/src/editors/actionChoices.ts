@@ -1,3 +1,4 @@
+import { WHEEL_MODES } from '@nimble-lever/core/devices';
 import {
   type Action,
   BASE_LAYER,
@@ -126,6 +127,10 @@ function otherActions(setup: Setup): readonly Action[] {
     ...(['next', 'previous', 'set', 'while-held'] as const).map(
       (change): Action => ({ kind: 'speed', device: null, change, step: 1 }),
     ),
+    ...(['toggle', 'while-held'] as const).map(
+      (change): Action => ({ kind: 'wheel-mode', device: null, change, mode: 'free' }),
+    ),
+    ...WHEEL_MODES.map((mode): Action => ({ kind: 'wheel-mode', device: null, change: 'set', mode })),
     { kind: 'show', device: null },
     ...setup.devices.map(({ id }): Action => ({ kind: 'show', device: id })),
     { kind: 'computer', device: null, change: 'next', computer: 0 },
@@ -171,6 +176,8 @@ export function choiceId(action: Action): string {
       return `page ${action.page}`;
     case 'profile':
       return `profile ${action.change} ${action.profiles.join()}`;
+    case 'wheel-mode':
+      return `wheel-mode ${action.change} ${action.change === 'set' ? action.mode : ''}`;
     case 'speed':
     case 'computer':
       return `${action.kind} ${action.change}`;

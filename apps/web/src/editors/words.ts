@@ -83,6 +83,8 @@ export const WORDS = {
   layerMode: 'The layer is on',
   launches: 'Start it where it does not run',
   speedStep: 'Speed',
+  wheelMode: 'The wheel turns',
+  wheelModes: { ratchet: 'in its ratchet', free: 'free' },
   speedNumber: (number: number, factor?: number) =>
     factor === undefined ? `Speed ${number}` : `Speed ${number}: ×${factor}`,
   ofDevice: 'Of',

@@ -11,6 +11,8 @@ export interface DeviceHandlers {
   onTurn(control: Control, unit: 'degrees' | 'detents', amount: number): void;
   /** A spring ring or a slider is at a place; a ring let go is at 0. */
   onPosition(control: Control, value: number): void;
+  /** The hand is put on a control that turns, or taken off it. */
+  onTouch?: (control: Control, touches: boolean) => void;
   /** The hand moves while it presses a control: pixels. */
   onMove?: (dx: number, dy: number) => void;
 }
@@ -39,7 +41,8 @@ interface MarkProps extends DeviceHandlers {
  * A control that can be pressed, turned, pushed and moved by pointer and by keys; one focus stop, whatever it can do.
  */
 export function ControlMark(props: MarkProps) {
-  const { control, label, lit, selected, angle, value, onDown, onUp, onTurn, onPosition, onMove } = props;
+  const { control, label, lit, selected, angle, value } = props;
+  const { onDown, onUp, onTurn, onTouch, onPosition, onMove } = props;
   const element = useRef<SVGGElement>(null);
   // A phrase is said by pressing it.
   const presses = control.canPress || control.phrase !== null;
@@ -76,6 +79,7 @@ export function ControlMark(props: MarkProps) {
     const onCap = event.target instanceof Element && event.target.closest('[data-cap]') !== null;
     const pressing = presses && (control.rotor === null || control.cap === null || onCap);
     drag.current = { x: event.clientX, y: event.clientY, pressing };
+    if (turns) onTouch?.(control, true);
     if (pressing) onDown(control);
     if (control.slider) onPosition(control, placeAt(control, faceOf(event), drag.current, drag.current));
   };
@@ -101,6 +105,7 @@ export function ControlMark(props: MarkProps) {
     const from = drag.current;
     drag.current = null;
     if (from?.pressing) onUp(control);
+    if (from && turns) onTouch?.(control, false);
     // A spring goes back by itself when the hand lets go.
     if (from && control.spring) onPosition(control, 0);
   };

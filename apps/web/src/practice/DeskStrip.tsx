@@ -1,8 +1,9 @@
 import Button from '@mui/material/Button';
 import { styled } from '@mui/material/styles';
+import { WHEEL_MODES } from '@nimble-lever/core/devices';
 import { BASE_LAYER } from '@nimble-lever/core/setup';
 import { layerName, tidy } from '@nimble-lever/core/words';
-import { Ear, Gauge, Layers, LayoutGrid, Monitor, Pin } from 'lucide-react';
+import { Disc3, Ear, Gauge, Layers, LayoutGrid, Monitor, Pin } from 'lucide-react';
 import { selectSetup } from '../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { deskShown, selectDesk } from './deskSlice.ts';
@@ -43,7 +44,7 @@ export function DeskStrip({ ownDevices, onOwnDevices }: Props) {
   const dispatch = useAppDispatch();
   const setup = useAppSelector(selectSetup);
   const shown = useAppSelector((state) => selectDesk(state).shown);
-  const { layers, pages, speeds, computers } = useAppSelector((state) => state.engine.engine);
+  const { layers, pages, speeds, wheelModes, computers } = useAppSelector((state) => state.engine.engine);
   // Computers are known by their names in the devices' settings: the same name is the same computer.
   const [own, ...others] = [
     setup.devices.find((device) => device.settings.computers.length > 0)?.settings.computers[0] ??
@@ -93,6 +94,16 @@ export function DeskStrip({ ownDevices, onOwnDevices }: Props) {
             )}
           </span>
         ))}
+        {Object.entries(wheelModes).map(([device, at]) => {
+          const mode = WHEEL_MODES[at];
+          const known = deviceOf(device);
+          if (!mode || !known || known.settings.wheel.free === (mode === 'free')) return null;
+          return (
+            <span key={device} className="state">
+              <Disc3 size={14} aria-hidden /> {WORDS.wheel(known.name, mode)}
+            </span>
+          );
+        })}
         {Object.entries(computers).map(([device, at]) => {
           const name = deviceOf(device)?.settings.computers[at];
           return at === 0 || !name ? null : (

@@ -3,10 +3,11 @@ import type { Message } from '@nimble-lever/core/setup';
 import { type KeyboardEvent, type ReactNode, useEffect, useRef } from 'react';
 import { useAppDispatch } from '../app/store.ts';
 import type { DeskWindow } from './deskSlice.ts';
-import { raiseWindow } from './frontWindow.ts';
+import { commandWindows, raiseWindow } from './frontWindow.ts';
 import { ProgramMenu } from './ProgramMenu.tsx';
 import { keyArrived, keyLeft, messageArrived, textArrived, wheelArrived } from './programKeys.ts';
-import type { PracticeProgram } from './programs/standIns.ts';
+import { type PracticeProgram, standInOf } from './programs/standIns.ts';
+import { WindowMenu } from './WindowMenu.tsx';
 import { WHEEL_PX } from './wheelPx.ts';
 
 const Frame = styled('section')(({ theme: { vars } }) => ({
@@ -87,6 +88,16 @@ export function ProgramWindow({ window, place, depth, active, hidden, covered, c
       element.removeEventListener('controlmessage', onMessage);
     };
   }, [dispatch, id, name]);
+  // Parts of a tick add up for a program that counts whole ones.
+  const rest = useRef(0);
+  const scroll = (ticks: number) => {
+    const { wheel } = standInOf(id);
+    if (!wheel) return;
+    const total = rest.current + ticks;
+    const taken = wheel.by === 'ticks' ? Math.trunc(total) : total;
+    rest.current = total - taken;
+    dispatch(wheelArrived(id, taken));
+  };
   const onKeyDown = (event: KeyboardEvent) => dispatch(keyArrived(id, name, event));
   return (
     <Frame
@@ -103,9 +114,13 @@ export function ProgramWindow({ window, place, depth, active, hidden, covered, c
       // Before anything inside hears of it: what is touched is in front first, as on every desk.
       onPointerDownCapture={raise}
     >
-      <header>
+      {/* biome-ignore lint/a11y/noStaticElementInteractions: the window's menu has it for the keyboard. */}
+      <header onDoubleClick={() => dispatch(commandWindows('maximise'))}>
         {window.title}
-        <ProgramMenu program={id} name={name} />
+        <span className="menus">
+          <ProgramMenu program={id} name={name} />
+          <WindowMenu id={id} name={name} />
+        </span>
       </header>
       <Body
         ref={body}
@@ -116,7 +131,7 @@ export function ProgramWindow({ window, place, depth, active, hidden, covered, c
         onFocus={raise}
         onKeyDown={onKeyDown}
         onKeyUp={(event) => dispatch(keyLeft(id, event))}
-        onWheel={(event) => dispatch(wheelArrived(id, ticksOf(event)))}
+        onWheel={(event) => scroll(ticksOf(event))}
       >
         {children}
       </Body>
@@ -124,7 +139,7 @@ export function ProgramWindow({ window, place, depth, active, hidden, covered, c
   );
 }
 
-/** Wheel ticks, positive away from the person; a stroke of several ticks comes as one event. */
+/** Wheel ticks, positive away from the person; a stroke of several ticks, or a part of one, comes as one event. */
 function ticksOf({ deltaY, nativeEvent }: { readonly deltaY: number; readonly nativeEvent: Event }): number {
-  return nativeEvent.isTrusted ? -Math.sign(deltaY) : -Math.round(deltaY / WHEEL_PX);
+  return nativeEvent.isTrusted ? -Math.sign(deltaY) : -deltaY / WHEEL_PX;
 }

@@ -1,8 +1,8 @@
 import { styled } from '@mui/material/styles';
-import { Mic, Volume2, VolumeX } from 'lucide-react';
+import { LayoutGrid, Mic, Monitor, Volume2, VolumeX } from 'lucide-react';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { DESK_WINDOWS, selectDesk } from './deskSlice.ts';
-import { raiseWindow } from './frontWindow.ts';
+import { commandWindows, raiseWindow } from './frontWindow.ts';
 import { usePrograms } from './programsSlice.ts';
 import { WORDS } from './words.ts';
 
@@ -43,10 +43,13 @@ const Bar = styled('div')(({ theme: { vars } }) => ({
   '& .sound': { display: 'inline-flex', alignItems: 'center', gap: 6, minWidth: 78 },
 }));
 
+/** What the desk can do with all windows at once. */
+const DESK_ICONS = { 'all-windows': LayoutGrid, 'show-desk': Monitor } as const;
+
 /** The windows of the computer that is shown, by name; of this one, its sound as well. */
 export function Taskbar() {
   const dispatch = useAppDispatch();
-  const { active, order, volume, muted, shown, fronts } = useAppSelector(selectDesk);
+  const { active, order, volume, muted, shown, fronts, overview, putAway } = useAppSelector(selectDesk);
   const isHere = shown === null;
   const inFront = isHere ? active : (fronts[shown] ?? null);
   const talks = usePrograms((rehearse) => rehearse['tin-can'].talking);
@@ -72,6 +75,21 @@ export function Taskbar() {
           <span className="hint" title={WORDS.nextWindow}>
             {WORDS.next}
           </span>
+          {(['all-windows', 'show-desk'] as const).map((command) => {
+            const Icon = DESK_ICONS[command];
+            return (
+              <button
+                key={command}
+                type="button"
+                aria-label={WORDS.windowCommands[command]}
+                title={WORDS.windowCommands[command]}
+                aria-pressed={command === 'all-windows' ? overview : putAway.length > 0}
+                onClick={() => dispatch(commandWindows(command))}
+              >
+                <Icon size={15} aria-hidden />
+              </button>
+            );
+          })}
           <span className="sound">
             {muted ? <VolumeX size={15} aria-hidden /> : <Volume2 size={15} aria-hidden />}
             {muted ? WORDS.muted : WORDS.soundAt(volume)}

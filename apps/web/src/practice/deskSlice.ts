@@ -1,6 +1,7 @@
 import type { FrontWindow } from '@nimble-lever/core/resolve';
 import { createSlice, type PayloadAction, type WithSlice } from '@reduxjs/toolkit';
 import { rootReducer } from '../app/store.ts';
+import { commanded, type WindowCommand } from './windows.ts';
 
 /** A window of the practice desk, as the engine's rules see it. */
 export interface DeskWindow extends FrontWindow {
@@ -37,12 +38,23 @@ const VOLUME_STEP = 2;
 /** How much of what another computer heard is kept. */
 const HEARD_KEPT = 30;
 
+/** Where a window is, if not in its usual place. */
+export type WindowPlace = 'maximised' | 'left' | 'right';
+
 /** The practice desk: its windows, its pointer, its sound. */
 export interface DeskState {
   /** The windows that are open, from the back to the front. */
   readonly order: readonly string[];
   /** The window in front, or null when the person clicked on the bare desk. */
   readonly active: string | null;
+  /** Open windows that are put away. */
+  readonly minimised: readonly string[];
+  /** Windows that do not have their usual place. */
+  readonly places: Readonly<Record<string, WindowPlace>>;
+  /** The windows that were put away to show the desk: they come back together. */
+  readonly putAway: readonly string[];
+  /** Whether all windows are shown side by side, to choose one. */
+  readonly overview: boolean;
   /** 0 to 100. */
   readonly volume: number;
   readonly muted: boolean;
@@ -60,6 +72,10 @@ export interface DeskState {
 const initialState: DeskState = {
   order: OPEN_FIRST,
   active: OPEN_FIRST.at(-1) ?? null,
+  minimised: [],
+  places: {},
+  putAway: [],
+  overview: false,
   pointer: null,
   shown: null,
   fronts: {},
@@ -75,8 +91,14 @@ const slice = createSlice({
     // To the front, and to the end of the order; the bare desk leaves the order as it is.
     windowRaised: (state, { payload }: PayloadAction<string | null>) => {
       state.active = payload;
-      if (payload !== null) state.order = [...state.order.filter((id) => id !== payload), payload];
+      state.overview = false;
+      if (payload === null) return;
+      state.order = [...state.order.filter((id) => id !== payload), payload];
+      state.minimised = state.minimised.filter((id) => id !== payload);
+      state.putAway = [];
     },
+    windowCommanded: (state, { payload }: PayloadAction<WindowCommand>): DeskState =>
+      commanded(state, payload),
     pointerMoved: (state, { payload }: PayloadAction<DeskState['pointer']>) => {
       state.pointer = payload;
     },
@@ -103,8 +125,15 @@ const slice = createSlice({
   },
 });
 
-export const { windowRaised, raisedElsewhere, pointerMoved, deskShown, heardElsewhere, volumeKey } =
-  slice.actions;
+export const {
+  windowRaised,
+  windowCommanded,
+  raisedElsewhere,
+  pointerMoved,
+  deskShown,
+  heardElsewhere,
+  volumeKey,
+} = slice.actions;
 /** The desk's part of the store. */
 export const deskReducer = slice.reducer;
 

@@ -2,7 +2,8 @@ import type { FrontWindow } from '@nimble-lever/core/resolve';
 import { feed } from '../app/engine/feed.ts';
 import { selectKeyboards } from '../app/keyboard/keyboardSlice.ts';
 import type { AppStore, AppThunk, RootState } from '../app/store.ts';
-import { DESK_WINDOWS, raisedElsewhere, selectDesk, windowRaised } from './deskSlice.ts';
+import { DESK_WINDOWS, raisedElsewhere, selectDesk, windowCommanded, windowRaised } from './deskSlice.ts';
+import type { WindowCommand } from './windows.ts';
 
 /** The practice desk's window in front, as the engine's rules see it; null where none is. */
 export function frontWindow(state: RootState): FrontWindow | null {
@@ -33,6 +34,16 @@ export const raiseWindow =
       dispatch(raisedElsewhere({ computer, id }));
       dispatch(feed({ kind: 'front', window, computer }));
     }
+  };
+
+/** Does something with the windows of this desk; the engine hears of it where another one is in front then. */
+export const commandWindows =
+  (command: WindowCommand): AppThunk =>
+  (dispatch, getState) => {
+    const before = selectDesk(getState()).active;
+    dispatch(windowCommanded(command));
+    const { active } = selectDesk(getState());
+    if (active !== before) dispatch(feed({ kind: 'front', window: windowOf(active) }));
   };
 
 /** The practice desk is this page's desk: the engine works by the set-up as soon as there is one, and by every edit. */

@@ -95,6 +95,41 @@ test('volume keys go to the desk; a program that is not open hears nothing', () 
   expect(heard).toEqual([]);
 });
 
+test('keys of the system move windows, whichever program is in front, and no program hears them', () => {
+  const store = opened(demoSetup());
+  const send = deskOf(store);
+  const chord = (modifier: string, code: string) =>
+    send(key('key-down', modifier), key('key-down', code), key('key-up', code), key('key-up', modifier));
+  chord('MetaLeft', 'ArrowUp');
+  expect(selectDesk(store.getState())).toMatchObject({
+    active: 'larkframe',
+    places: { larkframe: 'maximised' },
+  });
+  chord('AltLeft', 'Tab');
+  expect(selectDesk(store.getState()).active).toBe('brindle');
+  expect(store.getState().engine.engine.profile).toBe('brindle');
+  chord('MetaLeft', 'KeyD');
+  expect(selectDesk(store.getState()).active).toBeNull();
+  expect(store.getState().engine.engine.profile).toBe('everywhere');
+  chord('MetaLeft', 'KeyD');
+  expect(selectDesk(store.getState()).active).toBe('brindle');
+  expect(heard.filter((each) => /keydown (ArrowUp|Tab|KeyD)/.test(each))).toEqual([]);
+  // Sent to a program, it is that program's.
+  send(key('key-down', 'F11', { program: 'larkframe' }));
+  expect(heard.at(-1)).toBe('larkframe: keydown F11');
+});
+
+test('a program that is not open comes to the front only where it may be started', () => {
+  const store = opened(demoSetup());
+  const send = deskOf(store);
+  send(stroke({ kind: 'focus', program: 'tallow', launch: false }));
+  expect(selectDesk(store.getState()).active).toBe('larkframe');
+  send(stroke({ kind: 'focus', program: 'brindle', launch: false }));
+  expect(selectDesk(store.getState()).active).toBe('brindle');
+  send(stroke({ kind: 'focus', program: 'tallow', launch: true }));
+  expect(selectDesk(store.getState()).active).toBe('tallow');
+});
+
 test('what goes to another computer is listed there and does nothing here', () => {
   const store = createStore();
   deskOf(store)(

@@ -7,10 +7,13 @@ import type { Carrier } from '@nimble-lever/session';
 import { programRan } from '../app/engine/engineSlice.ts';
 import { selectKeyboards, selectLayout } from '../app/keyboard/keyboardSlice.ts';
 import type { AppDispatch, AppThunk, RootState } from '../app/store.ts';
-import { heardElsewhere, selectDesk, volumeKey } from './deskSlice.ts';
-import { frontWindow, raiseWindow } from './frontWindow.ts';
+import { deskCommandOf } from './deskKeys.ts';
+import { DESK_WINDOWS, heardElsewhere, selectDesk, volumeKey } from './deskSlice.ts';
+import { commandWindows, frontWindow, raiseWindow } from './frontWindow.ts';
+import { inParts } from './inParts.ts';
 import { placeIn, pointedAt } from './pointing.ts';
 import { WHEEL_PX } from './wheelPx.ts';
+import type { WindowCommand } from './windows.ts';
 import { WORDS } from './words.ts';
 
 /**
@@ -67,14 +70,40 @@ export function practiceDesk(dispatch: AppDispatch, getState: () => RootState): 
     }
     const down = heldFor(stroke);
     const layout = selectLayout(getState());
+    const { code } = stroke;
+    const value = keyValue(code, { shift: down.has('shift'), altGr: down.has('altGr') }, layout);
+    if (goesDown && !modifier && stroke.program === undefined) {
+      const [ctrl, shift, alt] = [down.has('ctrl'), down.has('shift'), down.has('alt')];
+      const held = { ctrl, shift, alt, meta: down.has('meta'), altGr: down.has('altGr') };
+      const command = deskCommandOf({ code, value, held }, layout, getState().keyboard.platform);
+      if (command) {
+        doWithWindows(command);
+        return;
+      }
+    }
     const init = {
-      code: stroke.code,
-      key: keyValue(stroke.code, { shift: down.has('shift'), altGr: down.has('altGr') }, layout),
+      code,
+      key: value,
       bubbles: true,
       cancelable: true,
       ...modifiers(stroke),
     };
     target(stroke)?.dispatchEvent(new KeyboardEvent(goesDown ? 'keydown' : 'keyup', init));
+  };
+  const isSmooth = ({ device }: Stroke) =>
+    getState().setup.setup?.devices.find(({ id }) => id === device)?.settings.wheel.smooth ?? false;
+  const doWithWindows = (command: WindowCommand) => {
+    dispatch(commandWindows(command));
+    const front = DESK_WINDOWS.find(({ id }) => id === selectDesk(getState()).active);
+    const said = WORDS.inFrontNow(front?.name ?? null);
+    dispatch(programRan({ program: WORDS.desk, command: WORDS.windowCommands[command], said }));
+  };
+  // A program that does not run is started only where that was asked for.
+  const focus = (program: string, launch: boolean) => {
+    const known = DESK_WINDOWS.find(({ id }) => id === program);
+    if (known && !launch && !selectDesk(getState()).order.includes(program)) {
+      dispatch(programRan({ program: WORDS.desk, command: WORDS.goTo, said: WORDS.notOpen(known.name) }));
+    } else dispatch(raiseWindow(program));
   };
   const turnVolume = (way: 'up' | 'down' | 'mute') => {
     dispatch(volumeKey(way));
@@ -118,10 +147,15 @@ export function practiceDesk(dispatch: AppDispatch, getState: () => RootState): 
           pointed = stroke.to;
           return;
         case 'wheel': {
-          const delta = stroke.ticks * WHEEL_PX;
-          const turned = stroke.axis === 'vertical' ? { deltaY: -delta } : { deltaX: delta };
-          const init = { ...turned, bubbles: true, cancelable: true, ...modifiers(stroke) };
-          target(stroke)?.dispatchEvent(new WheelEvent('wheel', init));
+          const element = target(stroke);
+          const held = modifiers(stroke);
+          const scroll = (px: number) => {
+            const turned = stroke.axis === 'vertical' ? { deltaY: -px } : { deltaX: px };
+            const init = { ...turned, bubbles: true, cancelable: true, ...held };
+            element?.dispatchEvent(new WheelEvent('wheel', init));
+          };
+          if (isSmooth(stroke)) inParts(stroke.ticks * WHEEL_PX, scroll);
+          else scroll(stroke.ticks * WHEEL_PX);
           return;
         }
         case 'text': {
@@ -135,7 +169,7 @@ export function practiceDesk(dispatch: AppDispatch, getState: () => RootState): 
           );
           return;
         case 'focus':
-          dispatch(raiseWindow(stroke.program));
+          focus(stroke.program, stroke.launch);
       }
     },
   };

@@ -1,10 +1,11 @@
-import { formatShortcut, KEY_BY_CODE, modifierOf } from '@nimble-lever/core/keys';
-import { type Layout, meaningOf } from '@nimble-lever/core/keys/layouts';
+import { KEY_BY_CODE, modifierOf } from '@nimble-lever/core/keys';
 import type { Message } from '@nimble-lever/core/setup';
 import type { KeyboardEvent } from 'react';
 import { programRan } from '../app/engine/engineSlice.ts';
 import { selectLayout } from '../app/keyboard/keyboardSlice.ts';
 import type { AppThunk } from '../app/store.ts';
+import { deskCommandOf, type Pressed, readAs } from './deskKeys.ts';
+import { commandWindows } from './frontWindow.ts';
 import { within } from './programs/standIn.ts';
 import { type PracticeProgram, type ProgramStates, standInOf } from './programs/standIns.ts';
 import { endShortcut, programChanged, runShortcut, selectPrograms } from './programsSlice.ts';
@@ -25,7 +26,16 @@ export const runCommand =
 export const keyArrived =
   (program: PracticeProgram, name: string, event: KeyboardEvent): AppThunk =>
   (dispatch, getState) => {
-    const shortcut = shortcutOf(program, event, selectLayout(getState()));
+    const { keyboard } = getState();
+    const layout = selectLayout(getState());
+    const pressed = pressOf(event);
+    const command = pressed && deskCommandOf(pressed, layout, keyboard.platform);
+    if (command) {
+      event.preventDefault();
+      dispatch(commandWindows(command));
+      return;
+    }
+    const shortcut = pressed && readAs(pressed, layout, standInOf(program).keysBy);
     // Strokes of the engine are told in the account; the person's own typing is not.
     const told = !event.nativeEvent.isTrusted;
     if (!shortcut) return;
@@ -37,20 +47,17 @@ export const keyArrived =
 export const keyLeft =
   (program: PracticeProgram, event: KeyboardEvent): AppThunk =>
   (dispatch, getState) => {
-    const shortcut = shortcutOf(program, event, selectLayout(getState()));
+    const pressed = pressOf(event);
+    const shortcut = pressed && readAs(pressed, selectLayout(getState()), standInOf(program).keysBy);
     const state = shortcut && endShortcut(selectPrograms(getState()), program, shortcut);
     if (state) dispatch(programChanged({ program, state: state[program] }));
   };
 
-/**
- * What a keyboard sends, as the shortcut that a program reads: by characters of the person's layout, or by places. Null
- * for modifiers alone and keys that no table knows.
- */
-function shortcutOf(program: PracticeProgram, event: KeyboardEvent, layout: Layout): string | null {
+/** A key as a keyboard event has it; null for modifiers alone and keys that no table knows. */
+function pressOf(event: KeyboardEvent): Pressed | null {
   const { code, key: value, ctrlKey: ctrl, shiftKey: shift, altKey: alt, metaKey: meta } = event;
   if (!KEY_BY_CODE.has(code) || modifierOf(code) !== null) return null;
-  const held = { ctrl, shift, alt, meta, altGr: event.getModifierState('AltGraph') };
-  return formatShortcut(meaningOf({ code, value, held }, layout, standInOf(program).keysBy));
+  return { code, value, held: { ctrl, shift, alt, meta, altGr: event.getModifierState('AltGraph') } };
 }
 
 /** Changes what is in a program, by hand. */
@@ -69,7 +76,7 @@ export const wheelArrived =
   (program: PracticeProgram, ticks: number): AppThunk =>
   (dispatch) => {
     const { wheel } = standInOf(program);
-    if (wheel && ticks !== 0) dispatch(changeProgram(program, (state) => wheel(state, ticks)));
+    if (wheel && ticks !== 0) dispatch(changeProgram(program, (state) => wheel.turn(state, ticks)));
   };
 
 /** Text reaches a program. */

@@ -1,3 +1,5 @@
+import type { WheelMode } from '@nimble-lever/core/devices';
+
 /** The words of the practice desk. */
 export const WORDS = {
   // What is shown while a control that shows everything is held.
@@ -14,6 +16,8 @@ export const WORDS = {
   layer: (name: string) => `Layer ${name}`,
   page: (device: string, name: string) => `${device}: page ${name}`,
   speed: (device: string, factor: string) => `${device}: speed ×${factor}`,
+  wheel: (device: string, mode: WheelMode) =>
+    mode === 'free' ? `${device}: wheel free` : `${device}: wheel in its ratchet`,
   talksTo: (device: string, computer: string) => `${device} talks to ${computer}`,
   otherDesk: 'Another computer. Bring a program to its front below: devices that talk to it follow that.',
   elsewhereInFront: (program: string, profile: string) =>
@@ -25,6 +29,23 @@ export const WORDS = {
   radial: (name: string) => `Radial menu ${name}`,
   talks: 'talking',
   taskbar: 'Windows',
+  inFrontNow: (name: string | null) => (name === null ? 'Nothing is in front.' : `${name} is in front.`),
+  goTo: 'Go to a program',
+  notOpen: (name: string) => `${name} is not open, and is not to be started.`,
+  windowMenu: (name: string) => `Window ${name}`,
+  window: 'Window',
+  windowCommands: {
+    maximise: 'Maximise',
+    minimise: 'Minimise',
+    'left-half': 'Left half',
+    'right-half': 'Right half',
+    'next-window': 'Next window',
+    'all-windows': 'All windows',
+    'show-desk': 'Show the desk',
+    close: 'Close',
+  },
+  chooseWindow: 'Choose a window',
+  bring: (name: string) => `Bring ${name} to the front`,
   next: 'F6: next',
   nextWindow: 'F6 brings the next window to the front',
   volume: { up: 'Volume up', down: 'Volume down', mute: 'Mute' },

@@ -38,7 +38,12 @@ export function deskMouse(id: string, name = 'Desk mouse'): Device {
         native: { clockwise: sideways(1), anticlockwise: sideways(-1) },
       }),
     ],
-    settings: { ...USUAL_SETTINGS, pointerSpeeds: [1, 0.5, 2], computers: ['This computer'] },
+    settings: {
+      ...USUAL_SETTINGS,
+      pointerSpeeds: [1, 0.5, 2],
+      reportRate: 1000,
+      computers: ['This computer'],
+    },
     battery: true,
     memory: { slots: 2, slotBytes: 64 },
   });

@@ -4,6 +4,13 @@ export { addHeardControl, heardAsControl } from './addHeard.ts';
 export { benchDial } from './benchDial.ts';
 export { CATALOGUE, fromCatalogue } from './catalogue.ts';
 export {
+  type Coasting,
+  coastedDegrees,
+  coastingLasts,
+  type FeltTurn,
+  speedAtRelease,
+} from './coasting.ts';
+export {
   CONTROL_KINDS,
   type Control,
   controlOf,
@@ -59,8 +66,11 @@ export {
   deviceSettingsSchema,
   MOST_COMPUTERS,
   MOST_SPEEDS,
+  REPORT_RATES,
   USUAL_SETTINGS,
   USUAL_WHEEL,
+  WHEEL_MODES,
+  type WheelMode,
   type WheelSettings,
 } from './settings.ts';
 // Where a control is on its device, for drawings and labels.

@@ -21,7 +21,7 @@ export function pocketMouse(id: string, name = 'Pocket mouse'): Device {
       mouseButton('thumb-front', 'Thumb, front', thumb(36), pointerButton(4)),
       mouseButton('thumb-rear', 'Thumb, rear', thumb(55), pointerButton(3)),
     ],
-    settings: { ...USUAL_SETTINGS, pointerSpeeds: [1, 0.5, 2] },
+    settings: { ...USUAL_SETTINGS, pointerSpeeds: [1, 0.5, 2], reportRate: 500 },
     battery: true,
   });
 }

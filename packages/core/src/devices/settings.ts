@@ -15,6 +15,11 @@ export const accelerationSchema = z
   .refine(({ from, to }) => from < to, because('range-order'))
   .nullable();
 
+/** How a wheel may turn: in notches that are felt, or freely. */
+export const WHEEL_MODES = ['ratchet', 'free'] as const;
+/** One of both. */
+export type WheelMode = (typeof WHEEL_MODES)[number];
+
 /** How wheels scroll by themselves. */
 export const wheelSettingsSchema = z.strictObject({
   /** Lines that one notch scrolls; a line is one wheel tick. */
@@ -23,11 +28,25 @@ export const wheelSettingsSchema = z.strictObject({
   free: z.boolean(),
   /** Whether the page follows the finger, rather than the view. */
   reversed: z.boolean(),
+  /**
+   * How long a free wheel that was flicked goes on: milliseconds until it turns 1/e as fast; 0: it stops with the
+   * finger. See `coastedDegrees`.
+   */
+  coastMs: z.number().int().min(0).max(5000).default(600),
+  /** What it scrolls comes in small parts, one after the other, rather than a line at a time. */
+  smooth: z.boolean().default(false),
 });
 /** What a notch of a wheel sends. */
 export type WheelSettings = z.infer<typeof wheelSettingsSchema>;
 /** A wheel as it comes. */
-export const USUAL_WHEEL: WheelSettings = { lines: 1, free: false, reversed: false };
+export const USUAL_WHEEL: WheelSettings = wheelSettingsSchema.parse({
+  lines: 1,
+  free: false,
+  reversed: false,
+});
+
+/** Reports a second that a pointing device may send: an interval of 8 ms down to one microframe of 125 µs (USB 2.0). */
+export const REPORT_RATES = [125, 250, 500, 1000, 2000, 4000, 8000] as const;
 
 /** Pointer speeds kept on one device. Common practice is up to five; no source. */
 export const MOST_SPEEDS = 8;
@@ -50,6 +69,11 @@ export const deviceSettingsSchema = z.strictObject({
   pointerSpeeds: z.array(z.number().min(0.05).max(20)).max(MOST_SPEEDS).default([]),
   acceleration: accelerationSchema.default(null),
   wheel: wheelSettingsSchema.default(USUAL_WHEEL),
+  /** Reports a second; null for a device that has no choice. */
+  reportRate: z
+    .union(REPORT_RATES.map((rate) => z.literal(rate)))
+    .nullable()
+    .default(null),
   /** Left and right button change places. */
   swapped: z.boolean().default(false),
   /** The computers it can talk to, by name; the first is this one. None: it talks to this one only. */

@@ -66,6 +66,7 @@ export function effectOf(setup: Setup, profile: Profile, action: Action): Effect
     case 'page':
     case 'profile':
     case 'speed':
+    case 'wheel-mode':
     case 'computer':
     case 'program':
     case 'radial':

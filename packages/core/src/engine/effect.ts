@@ -1,10 +1,22 @@
 import type { KeysBy } from '../keys/layouts/index.ts';
 import type { Action, Guard, Message, Place, PressStyle, Repeat } from '../setup/index.ts';
 
-/** Actions that need no preparing; the others are compiled into keys, buttons and ticks. */
-type Kept = Extract<
+/** Actions that need no preparing and change something of the engine's own; the others become keys, buttons and ticks. */
+export type OwnChange = Extract<
   Action,
-  { kind: 'layer' | 'page' | 'profile' | 'speed' | 'computer' | 'program' | 'radial' | 'show' | 'macro' }
+  {
+    kind:
+      | 'layer'
+      | 'page'
+      | 'profile'
+      | 'speed'
+      | 'wheel-mode'
+      | 'computer'
+      | 'program'
+      | 'radial'
+      | 'show'
+      | 'macro';
+  }
 >;
 
 /** What an action sends or changes, ready to go. */
@@ -30,7 +42,7 @@ export type Effect =
       readonly keys?: string | undefined;
     }
   | { readonly kind: 'message'; readonly message: Message }
-  | Readonly<Kept>;
+  | Readonly<OwnChange>;
 
 /** A shortcut that is to be read; which keys that takes is found when it is sent, by who receives it. */
 export interface Typed {

@@ -1,6 +1,7 @@
 import type { NoKey } from '../keys/layouts/index.ts';
 import type { FrontWindow, ProfileDecision, Resolution } from '../resolve/index.ts';
 import type { Guard } from '../setup/index.ts';
+import type { DeviceMode } from './deviceModes.ts';
 import type { EngineEvent } from './event.ts';
 import type { Hold } from './state.ts';
 import type { Stroke } from './stroke.ts';
@@ -30,7 +31,7 @@ export type StateChange =
       readonly device: string;
       readonly page: string | null;
     }
-  | { readonly kind: 'speed' | 'computer'; readonly device: string; readonly at: number }
+  | { readonly kind: DeviceMode; readonly device: string; readonly at: number }
   | { readonly kind: 'macro'; readonly macro: string; readonly runs: boolean }
   | {
       /** What the controls of a device (null: of all) do is shown, or no longer. */

@@ -1,6 +1,6 @@
+import { endModeHold } from './deviceModes.ts';
 import { layerOff } from './layers.ts';
 import { buttonUp, keyUp } from './ledger.ts';
-import { endSpeed } from './speeds.ts';
 import type { PlainHold } from './state.ts';
 import { type StepContext, send } from './stepContext.ts';
 import { messageValue } from './stroke.ts';
@@ -26,7 +26,8 @@ export function endHold(context: StepContext, hold: PlainHold): void {
       context.changes.push({ kind: 'show', device: hold.device, shows: false });
       return;
     case 'speed':
-      endSpeed(context, hold);
+    case 'wheel-mode':
+      endModeHold(context, hold);
       return;
   }
 }

@@ -1,6 +1,7 @@
 export { type Compiled, compile, controlAt, controlKey } from './compile.ts';
 export { nextDeadline } from './deadlines.ts';
 export { profileAt } from './destination.ts';
+export { wheelModeNow } from './deviceModes.ts';
 export { type EngineEvent, type EventOf, engineEventSchema } from './event.ts';
 export type { DueEvent, Ended, Explanation, Outcome, StateChange } from './explanation.ts';
 export { isAtRest } from './isAtRest.ts';

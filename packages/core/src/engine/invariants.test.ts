@@ -68,6 +68,7 @@ test('the random runs meet every kind of outcome, change and stroke', () => {
     'turned',
     'waiting',
     'wheel',
+    'wheel-mode',
   ]);
 });
 

@@ -1,5 +1,6 @@
 import type { Action } from '../setup/index.ts';
 import { type BoundRow, played, run } from '../testing/index.ts';
+import { wheelModeNow } from './deviceModes.ts';
 
 const layer = (mode: 'on' | 'once'): Action => ({ kind: 'layer', layer: 'second', mode });
 const page = (to: string | null): Action => ({ kind: 'page', page: to });
@@ -183,6 +184,32 @@ test.each<[string, readonly BoundRow[], string[], string]>([
   ],
 ])('%s', (_name, rows, lines, strokes) => {
   expect(played(rows, ...lines)).toBe(strokes);
+});
+
+test('a wheel changes between ratchet and free; of those held the newest counts, and none of it is left', () => {
+  const rows: BoundRow[] = [
+    ['everywhere pad/key-1 press', { kind: 'wheel-mode', device: 'mouse', change: 'toggle', mode: 'free' }],
+    ['everywhere pad/key-2 press', { kind: 'wheel-mode', device: 'mouse', change: 'set', mode: 'ratchet' }],
+    [
+      'everywhere mouse/thumb-front press',
+      { kind: 'wheel-mode', device: null, change: 'while-held', mode: 'free' },
+    ],
+    ['everywhere pad/key-3 press', { kind: 'wheel-mode', device: null, change: 'toggle', mode: 'free' }],
+  ];
+  const at = (...lines: string[]) => wheelModeNow(run(rows, ...lines).state, 'mouse', false);
+  const thumb = ['2 down mouse/thumb-front', '3 up mouse/thumb-front'] as const;
+  expect(at()).toBe('ratchet');
+  expect(at(...key(1, 0, 1))).toBe('free');
+  expect(at(...key(1, 0, 1), ...key(1, 2, 3))).toBe('ratchet');
+  expect(at(thumb[0])).toBe('free');
+  expect(at(...thumb)).toBe('ratchet');
+  // What is set meanwhile is there afterwards.
+  expect(at(thumb[0], ...key(1, 2.5, 2.6), thumb[1])).toBe('free');
+  expect(at(...key(1, 0, 1), ...thumb, ...key(2, 4, 5))).toBe('ratchet');
+  expect(run(rows, ...thumb).state.wheelModeHolds).toEqual({});
+  // A pad without a wheel has none to change.
+  expect(run(rows, ...key(3, 0, 1)).state.wheelModes).toEqual({});
+  expect(wheelModeNow(run(rows).state, 'mouse', true)).toBe('free');
 });
 
 test('pointer speeds go round, and come back after being held', () => {

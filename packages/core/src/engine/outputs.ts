@@ -2,13 +2,13 @@ import type { Chords } from '../keys/layouts/index.ts';
 import { EVERYWHERE } from '../setup/index.ts';
 import { typedAs } from './compileEffect.ts';
 import { destinationOf, profileFor, programAt } from './destination.ts';
-import type { Effect, Sending, Typed } from './effect.ts';
+import { changeSpeed, changeWheelMode, setDeviceMode } from './deviceModes.ts';
+import type { Effect, OwnChange, Sending, Typed } from './effect.ts';
 import { endHold } from './holds.ts';
 import { layerOn, onceLayer, showPage } from './layers.ts';
 import { buttonDown, exactly, keysDown, tapKeys } from './ledger.ts';
 import { callMacro, stopRun } from './macros.ts';
 import { sendClick, sendWheel } from './pointer.ts';
-import { changeSpeed, setDeviceIndex } from './speeds.ts';
 import type { Destination, Hold, Using } from './state.ts';
 import { type StepContext, send } from './stepContext.ts';
 import { messageValue } from './stroke.ts';
@@ -41,6 +41,7 @@ export function begin(context: StepContext, sending: Sending, using: Using): rea
     case 'page':
     case 'profile':
     case 'speed':
+    case 'wheel-mode':
     case 'computer':
     case 'program':
     case 'radial':
@@ -140,9 +141,7 @@ function sendMessage(context: StepContext, to: Destination, { message }: EffectO
 /** Changes something of the engine's own. */
 function change(
   context: StepContext,
-  effect: EffectOf<
-    'layer' | 'page' | 'profile' | 'speed' | 'computer' | 'program' | 'radial' | 'show' | 'macro'
-  >,
+  effect: OwnChange,
   using: Using,
   to: Destination,
   focus: boolean,
@@ -163,6 +162,8 @@ function change(
       return [];
     case 'speed':
       return changeSpeed(context, effect, effect.device ?? using.device);
+    case 'wheel-mode':
+      return changeWheelMode(context, effect, effect.device ?? using.device);
     case 'computer':
       changeComputer(context, effect, using);
       return [];
@@ -226,7 +227,7 @@ function changeComputer(context: StepContext, effect: EffectOf<'computer'>, usin
   if (count === 0) return;
   const next = (effect.change === 'next' ? at + 1 : effect.computer) % count;
   if (next === at) return;
-  setDeviceIndex(context, 'computer', device, next);
+  setDeviceMode(context, 'computer', device, next);
   context.deferred.push({ kind: 'let-go', device });
 }
 

@@ -46,7 +46,7 @@ export type Hold =
       readonly kind: 'show';
       readonly device: string | null;
     }
-  | { readonly kind: 'speed'; readonly device: string; readonly serial: number }
+  | { readonly kind: 'speed' | 'wheel-mode'; readonly device: string; readonly serial: number }
   | {
       /** One run of a macro: a later run of the same macro is not this hold's to end. */
       readonly kind: 'macro';
@@ -176,13 +176,16 @@ export interface OpenMenu {
   readonly highlighted: number | null;
 }
 
-/** A pointer speed that counts while something is held. */
-export interface SpeedHold {
+/** A pointer speed or wheel mode that counts while something is held. */
+export interface ModeHold {
   /** Counts what was begun: the newest still held decides. */
   readonly serial: number;
   /** Its place in the device's list. */
-  readonly step: number;
+  readonly at: number;
 }
+
+/** By device: what counts while something is held, the newest last, and what is back after all of them. */
+export type ModeHolds = ByKey<{ readonly base: number; readonly held: readonly ModeHold[] }>;
 
 /** Something that falls due. */
 export interface Deadline {
@@ -246,8 +249,10 @@ export interface EngineState {
   readonly pages: ByKey<readonly { readonly page: string; readonly owner: Using }[]>;
   /** By device: the pointer speed's place in its list, and the computer's; the first where there is no entry. */
   readonly speeds: ByKey<number>;
-  /** By device: speeds that count while something is held, the newest last, and the one that is back after them. */
-  readonly speedHolds: ByKey<{ readonly base: number; readonly held: readonly SpeedHold[] }>;
+  readonly speedHolds: ModeHolds;
+  /** By device: the wheels' place in `WHEEL_MODES`; as the settings have it where there is no entry. */
+  readonly wheelModes: ByKey<number>;
+  readonly wheelModeHolds: ModeHolds;
   /** By device: which of its computers it talks to, from 0. */
   readonly computers: ByKey<number>;
   /** How many held things keep each key and button down, by `ledgerKey`; one at rest has no entry. */
@@ -289,6 +294,8 @@ export const INITIAL_STATE: EngineState = {
   pages: {},
   speeds: {},
   speedHolds: {},
+  wheelModes: {},
+  wheelModeHolds: {},
   computers: {},
   down: {},
   held: {},

@@ -63,6 +63,8 @@ export function copyOf(state: EngineState): StepContext['state'] {
     pages: state.pages,
     speeds: state.speeds,
     speedHolds: state.speedHolds,
+    wheelModes: state.wheelModes,
+    wheelModeHolds: state.wheelModeHolds,
     computers: state.computers,
     down: state.down,
     held: state.held,

@@ -122,6 +122,7 @@ function actionDoes(source: Source, action: Action, held: boolean): MemoryDoes |
     case 'click':
     case 'drag':
     case 'speed':
+    case 'wheel-mode':
     case 'computer':
       return 'pointer';
     case 'page':

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { because, idSchema } from '../devices/index.ts';
+import { because, idSchema, WHEEL_MODES } from '../devices/index.ts';
 import { shortcutSchema } from './shortcutSchema.ts';
 
 /** Text that is typed; it may run over several lines. */
@@ -106,6 +106,13 @@ const actionOptions = [
     device: idSchema.nullable(),
     change: z.enum(['next', 'previous', 'set', 'while-held']),
     step: z.number().int().min(0).max(7),
+  }),
+  /** How the wheels of a device (null: the control's own) turn: the other way, one of both, or one while held. */
+  z.strictObject({
+    kind: z.literal('wheel-mode'),
+    device: idSchema.nullable(),
+    change: z.enum(['toggle', 'set', 'while-held']),
+    mode: z.enum(WHEEL_MODES),
   }),
   /** Which computer a device (null: the control's own) talks to. */
   z.strictObject({

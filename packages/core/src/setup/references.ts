@@ -25,6 +25,7 @@ const ACTION_NAMES: { readonly [Kind in Action['kind']]: NamedBy<Kind> } = {
   page: ({ page }) => (page === null ? NONE : [{ kind: 'layer', id: page }]),
   profile: ({ profiles }) => profiles.map((id) => ({ kind: 'profile', id })),
   speed: ({ device }) => (device === null ? NONE : [{ kind: 'device', id: device }]),
+  'wheel-mode': ({ device }) => (device === null ? NONE : [{ kind: 'device', id: device }]),
   computer: ({ device }) => (device === null ? NONE : [{ kind: 'device', id: device }]),
   program: ({ program }) => [{ kind: 'program', id: program }],
   show: ({ device }) => (device === null ? NONE : [{ kind: 'device', id: device }]),

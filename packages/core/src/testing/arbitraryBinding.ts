@@ -86,6 +86,8 @@ export function arbitraryAction(setup: Setup, commands: readonly string[]): fc.A
     { kind: 'profile', change: 'automatic', profiles: [] },
     { kind: 'speed', device: null, change: 'next', step: 0 },
     { kind: 'speed', device: 'mouse', change: 'while-held', step: 2 },
+    { kind: 'wheel-mode', device: 'mouse', change: 'toggle', mode: 'free' },
+    { kind: 'wheel-mode', device: 'mouse', change: 'while-held', mode: 'free' },
     { kind: 'computer', device: 'mouse', change: 'next', computer: 0 },
     { kind: 'program', program: 'brindle', launch: true },
   ];

@@ -73,6 +73,8 @@ function arbitraryTuning(device: Device): fc.Arbitrary<Device> {
     lines: fc.integer({ min: 1, max: 20 }),
     free: fc.boolean(),
     reversed: fc.boolean(),
+    coastMs: fc.integer({ min: 0, max: 5000 }),
+    smooth: fc.boolean(),
   });
   const tuned = fc
     .record({ swapped: fc.boolean(), wheel })

@@ -125,11 +125,11 @@ function inOrderOfTime(strokes: readonly Stroke[]): void {
 /** 5: nothing is held, nothing is pending. */
 function nothingHeld(state: EngineState, when: string): void {
   const { down, held, latched, waiting, confirmations, deadlines, turned, sliderValues, running } = state;
-  const { layerHolds, once, pages, speedHolds, radial } = state;
+  const { layerHolds, once, pages, speedHolds, wheelModeHolds, radial } = state;
   const sounding = Object.fromEntries(Object.entries(state.springs).filter(([, { silent }]) => !silent));
   const left = {
     ...{ down, held, latched, waiting, confirmations, turned, sliderValues, running },
-    ...{ layerHolds, pages, speedHolds, sounding },
+    ...{ layerHolds, pages, speedHolds, wheelModeHolds, sounding },
   };
   for (const [name, record] of Object.entries(left)) {
     must(Object.keys(record).length === 0, `5: ${when} there is still something ${name}`);

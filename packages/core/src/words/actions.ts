@@ -1,4 +1,4 @@
-import type { NativeOutput } from '../devices/index.ts';
+import type { NativeOutput, WheelMode } from '../devices/index.ts';
 import {
   type Action,
   type Command,
@@ -165,6 +165,8 @@ function actionName(setup: Setup, action: Named): string {
       return profileWords(setup, action);
     case 'speed':
       return SPEED_NAMES[action.change];
+    case 'wheel-mode':
+      return wheelModeAction(action);
     case 'computer':
       return action.change === 'next' ? 'Next computer' : computerName(setup, action);
     case 'program':
@@ -199,6 +201,18 @@ export function nativeName(output: NativeOutput): string {
   return output.kind === 'button'
     ? buttonName(output.button)
     : WHEELS[output.axis][output.ticks > 0 ? 0 : 1].name;
+}
+
+/** What the wheel becomes, by what the action does to it. */
+const WHEEL_MODE_NAMES: Readonly<Record<WheelMode, string>> = {
+  ratchet: 'Wheel in its ratchet',
+  free: 'Wheel free',
+};
+
+/** How the wheel turns from now on, or while held. */
+function wheelModeAction({ change, mode }: Extract<Action, { kind: 'wheel-mode' }>): string {
+  if (change === 'toggle') return 'Wheel: ratchet or free';
+  return change === 'set' ? WHEEL_MODE_NAMES[mode] : `${WHEEL_MODE_NAMES[mode]} while held`;
 }
 
 const SPEED_NAMES = {

@@ -1,3 +1,4 @@
+import { WHEEL_MODES } from '../devices/index.ts';
 import type { StateChange } from '../engine/index.ts';
 import type { NoKey } from '../keys/layouts/index.ts';
 import type { Setup } from '../setup/index.ts';
@@ -16,6 +17,10 @@ export function changeWords(setup: Setup, change: StateChange): string[] {
       return [change.page === null ? 'Back to the first page.' : `Page ${layerName(setup, change.page)}.`];
     case 'speed':
       return [`Pointer speed ${change.at + 1}.`];
+    case 'wheel-mode':
+      return [
+        WHEEL_MODES[change.at] === 'free' ? 'The wheel turns freely.' : 'The wheel turns in its ratchet.',
+      ];
     case 'computer': {
       const name = setup.devices.find(({ id }) => id === change.device)?.settings.computers[change.at];
       return [`It talks to ${name ?? `computer ${change.at + 1}`}.`];

@@ -29,6 +29,8 @@ function otherWords(setup: Setup, hold: Hold): string[] {
       return ['what controls do'];
     case 'speed':
       return ['pointer speed'];
+    case 'wheel-mode':
+      return ['wheel'];
     case 'message':
       return ['control message'];
   }

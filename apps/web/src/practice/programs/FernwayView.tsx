@@ -1,4 +1,5 @@
 import { styled } from '@mui/material/styles';
+import { useLayoutEffect, useRef } from 'react';
 import { useAppDispatch } from '../../app/store.ts';
 import { changeProgram } from '../programKeys.ts';
 import { usePrograms } from '../programsSlice.ts';
@@ -39,6 +40,7 @@ const Tabs = styled('div')(({ theme: { vars } }) => ({
 const Page = styled('div')({
   flex: 1,
   minHeight: 0,
+  position: 'relative',
   overflow: 'hidden',
   padding: '16px 24px',
   '& h3': { margin: '0 0 10px', fontSize: '1.35em', fontWeight: 650 },
@@ -51,6 +53,17 @@ export function FernwayView() {
   const web = usePrograms((rehearse) => rehearse.fernway);
   const tab = tabOf(web);
   const page = pageOf(tab);
+  const sheet = useRef<HTMLDivElement>(null);
+  // Which line is at the top, and how much of it is gone.
+  useLayoutEffect(() => {
+    const lines = [...(sheet.current?.querySelectorAll('p') ?? [])];
+    const at = Math.floor(tab.scroll);
+    const [line, after] = [lines[at], lines[at + 1]];
+    if (!sheet.current || !line) return;
+    const top = at === 0 ? 0 : line.offsetTop;
+    const next = after?.offsetTop ?? line.offsetTop + line.offsetHeight;
+    sheet.current.scrollTop = top + (tab.scroll - at) * (next - top);
+  });
   return (
     <>
       <Tabs role="group" aria-label={WORDS.tabs}>
@@ -66,11 +79,13 @@ export function FernwayView() {
           </button>
         ))}
       </Tabs>
-      <Page style={{ fontSize: (13 * web.zoom) / 100 }}>
-        {tab.scroll === 0 && <h3>{page.title}</h3>}
-        {page.lines.slice(tab.scroll).map((line) => (
+      <Page ref={sheet} style={{ fontSize: (13 * web.zoom) / 100 }} data-line={Math.floor(tab.scroll) + 1}>
+        <h3>{page.title}</h3>
+        {page.lines.map((line) => (
           <p key={line}>{line}</p>
         ))}
+        {/* So that the last line can be at the top as well. } */}
+        <div style={{ height: '100%' }} />
       </Page>
       <StatusLine
         facts={[

@@ -158,7 +158,7 @@ export const BRINDLE_PROGRAM: StandIn<BrindleState> = {
   initial: BRINDLE,
   keysBy: 'character',
   commands: commandsFrom([...ROWS, ...UNDO], markWords),
-  wheel: scrolled,
+  wheel: { by: 'parts', turn: scrolled },
 };
 
 /** Starts a mark at a point of the canvas. */

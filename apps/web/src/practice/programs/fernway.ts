@@ -16,6 +16,18 @@ export const PAGES: readonly WebPage[] = [
       'They fold the neck in flight and stretch the legs.',
       'Most nests are in trees near water.',
       'Young birds are fed for about fifty days.',
+      'A heron wades slowly, or waits where a ditch meets the tide.',
+      'The bill closes in a twentieth of a second.',
+      'Eels are turned until they go down head first.',
+      'In frost they follow the open water down to the sea.',
+      'Legs and bill grow redder when the nests are built.',
+      'Both birds bring sticks; one of them weaves.',
+      'The eggs are a pale blue without any marks.',
+      'A colony may stay in the same trees for a century.',
+      'Powder from the breast feathers cleans slime off the rest.',
+      'They sleep on one leg, more often in wind than in rain.',
+      'From a hide, count the birds that stand before those that fly.',
+      'At high tide look for them along the sea wall.',
     ],
   },
   {
@@ -25,6 +37,18 @@ export const PAGES: readonly WebPage[] = [
       'The runner slides along the stick.',
       'A spring holds it open.',
       'Paper ones are oiled so that rain runs off.',
+      'The stretchers push the ribs out as the runner goes up.',
+      'A notch on each rib keeps the thread from slipping.',
+      'The cloth is cut in gores, one between two ribs.',
+      'Cut on the bias, a gore bends without folds.',
+      'The tip holds the gores together and lets no water in.',
+      'A bow that is too flat turns inside out in a gust.',
+      'Steel ribs came from the whalebone of older ones.',
+      'Wood for the stick is dried for two years.',
+      'The handle is bent over steam, then left in a form.',
+      'Dry it open, or the folds will wear first.',
+      'A drop of oil at the hinge each autumn is enough.',
+      'For a puppet, three ribs read as eight from a distance.',
     ],
   },
   {
@@ -34,6 +58,18 @@ export const PAGES: readonly WebPage[] = [
       'A thread hinge bends both ways.',
       'Wax keeps joints from squeaking.',
       'Card of 220 g per square metre holds its shape.',
+      'Cut along the grain where a hinge must last.',
+      'A brass fastener turns freely with a washer of paper under it.',
+      'Two hinges side by side need the same line of fold.',
+      'Strips of silk tape bend more often than paper does.',
+      'Glue the tape first, then cut the joint.',
+      'A joint that creeps between frames wants more friction.',
+      'Beeswax holds a wing for a minute under warm lamps.',
+      'Number the joints on the back, from the shoulder out.',
+      'Keep the spare wings flat, between two boards.',
+      'A rivet of wire leaves no shine on the picture.',
+      'Test each hinge a hundred times before the first frame.',
+      'What tears can be mended; what warps cannot.',
     ],
   },
   { title: 'New tab', lines: ['Nothing is open here yet.'] },
@@ -138,7 +174,7 @@ const keptPage = (state: FernwayState): FernwayState => {
 // What each command says in the status line.
 const tabWords = (state: FernwayState) =>
   `“${pageOf(tabOf(state)).title}”, tab ${state.at + 1} of ${state.tabs.length}.`;
-const scrollWords = (state: FernwayState) => `Line ${tabOf(state).scroll + 1} is at the top.`;
+const scrollWords = (state: FernwayState) => `Line ${Math.floor(tabOf(state).scroll) + 1} is at the top.`;
 const zoomWords = ({ zoom }: FernwayState) => `Zoom ${zoom} %.`;
 
 /** Its commands: shortcut, name, what it does to the state, what is said then. */
@@ -171,5 +207,5 @@ export const FERNWAY_PROGRAM: StandIn<FernwayState> = {
   initial: INITIAL,
   keysBy: 'character',
   commands: commandsFrom(ROWS, tabWords),
-  wheel: (state, ticks) => scrolledTo(state, tabOf(state).scroll - ticks),
+  wheel: { by: 'parts', turn: (state, ticks) => scrolledTo(state, tabOf(state).scroll - ticks) },
 };

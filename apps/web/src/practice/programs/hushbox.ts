@@ -209,7 +209,7 @@ export const HUSHBOX_PROGRAM: StandIn<HushboxState> = {
   initial: INITIAL,
   keysBy: 'place',
   commands: commandsFrom([...ROWS, ...UNDO], timeWords),
-  wheel: (state, ticks) => scrubbed(state, state.at - ticks * STEP),
+  wheel: { by: 'parts', turn: (state, ticks) => scrubbed(state, state.at - ticks * STEP) },
   message: (state, message, value) =>
     message.protocol === 'osc' && message.address === '/hushbox/gain'
       ? { state: { ...state, gain: value }, name: 'Gain', said: `Gain ${Math.round(value * 100)} %.` }

@@ -177,6 +177,6 @@ export const QUILLBOARD_PROGRAM: StandIn<QuillboardState> = {
   initial: INITIAL,
   keysBy: 'character',
   commands: commandsFrom([...ROWS, ...UNDO], caretWords),
-  wheel: (state, ticks) => toCard(state, state.at - ticks),
+  wheel: { by: 'ticks', turn: (state, ticks) => toCard(state, state.at - ticks) },
   text: typed,
 };

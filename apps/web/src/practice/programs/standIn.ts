@@ -20,8 +20,11 @@ export interface StandIn<State> {
   /** What it goes by when it reads a key. */
   readonly keysBy: KeysBy;
   readonly commands: readonly StandInCommand<State>[];
-  /** Wheel ticks, positive away from the person. */
-  readonly wheel?: (state: State, ticks: number) => State;
+  /** What it scrolls: whole ticks only, or parts of one as well. Positive is away from the person. */
+  readonly wheel?: {
+    readonly by: 'ticks' | 'parts';
+    readonly turn: (state: State, ticks: number) => State;
+  };
   readonly text?: (state: State, text: string) => State;
   /** A control message with its value, from 0 to 1; null for one it does not know. */
   readonly message?: (state: State, message: Message, value: number) => Heard<State> | null;

@@ -127,5 +127,5 @@ export const TIN_CAN_PROGRAM: StandIn<TinCanState> = {
     },
     ...commandsFrom(ROWS, personWords),
   ],
-  wheel: (state, ticks) => louder(ticks * 5)(state),
+  wheel: { by: 'ticks', turn: (state, ticks) => louder(ticks * 5)(state) },
 };

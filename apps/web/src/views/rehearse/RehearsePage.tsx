@@ -1,16 +1,16 @@
 import { styled } from '@mui/material/styles';
 import { type ComponentType, useEffect, useMemo, useRef, useState } from 'react';
-import { useStore } from 'react-redux';
 import { useLocation } from 'react-router';
 import { feed } from '../../app/engine/feed.ts';
 import { keepThumbButtons } from '../../app/sources/pointerSources.ts';
-import { type AppStore, useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { readAsked } from '../../practice/asked.ts';
 import { DeskPointer } from '../../practice/DeskPointer.tsx';
 import { DeskStrip } from '../../practice/DeskStrip.tsx';
 import { DESK_WINDOWS, selectDesk } from '../../practice/deskSlice.ts';
-import { raiseWindow } from '../../practice/frontWindow.ts';
+import { commandWindows, raiseWindow } from '../../practice/frontWindow.ts';
 import { OtherDesk } from '../../practice/OtherDesk.tsx';
+import { Overview } from '../../practice/Overview.tsx';
 import { ProgramWindow } from '../../practice/ProgramWindow.tsx';
 import { enterPracticeDesk } from '../../practice/practiceDesk.ts';
 import { BrindleView } from '../../practice/programs/BrindleView.tsx';
@@ -24,6 +24,7 @@ import { TinCanView } from '../../practice/programs/TinCanView.tsx';
 import { RadialOverlay } from '../../practice/RadialOverlay.tsx';
 import { ShowOverlay } from '../../practice/ShowOverlay.tsx';
 import { Taskbar } from '../../practice/Taskbar.tsx';
+import { type Placed, placeNow, visibleWindows } from '../../practice/windows.ts';
 import { Account } from './Account.tsx';
 import { OwnDevices } from './OwnDevices.tsx';
 import { Tray } from './Tray.tsx';
@@ -42,8 +43,7 @@ const Surface = styled('section')(({ theme: { vars } }) => ({
 }));
 
 /** Where a window stands on the desk, in parts of it, so that every size of page shows the same desk. */
-type Place = Readonly<Record<'left' | 'top' | 'width' | 'height', string>>;
-const place = (left: string, top: string, width: string, height: string): Place => ({
+const place = (left: string, top: string, width: string, height: string): Placed => ({
   left,
   top,
   width,
@@ -53,21 +53,23 @@ const place = (left: string, top: string, width: string, height: string): Place 
 /**
  * Each practice program with its place. Windows overlap, so that bringing one to the front is something to be seen.
  */
-const PROGRAMS: Readonly<Record<PracticeProgram, { readonly view: ComponentType; readonly place: Place }>> = {
-  larkframe: { view: LarkframeView, place: place('2.5%', '3%', '58%', '76%') },
-  brindle: { view: BrindleView, place: place('31%', '20%', '66.5%', '77%') },
-  hushbox: { view: HushboxView, place: place('8%', '10%', '74%', '70%') },
-  tallow: { view: TallowView, place: place('18%', '5%', '64%', '88%') },
-  quillboard: { view: QuillboardView, place: place('5%', '9%', '60%', '78%') },
-  fernway: { view: FernwayView, place: place('24%', '6%', '68%', '80%') },
-  'tin-can': { view: TinCanView, place: place('63%', '4%', '34%', '66%') },
-};
+const PROGRAMS: Readonly<Record<PracticeProgram, { readonly view: ComponentType; readonly place: Placed }>> =
+  {
+    larkframe: { view: LarkframeView, place: place('2.5%', '3%', '58%', '76%') },
+    brindle: { view: BrindleView, place: place('31%', '20%', '66.5%', '77%') },
+    hushbox: { view: HushboxView, place: place('8%', '10%', '74%', '70%') },
+    tallow: { view: TallowView, place: place('18%', '5%', '64%', '88%') },
+    quillboard: { view: QuillboardView, place: place('5%', '9%', '60%', '78%') },
+    fernway: { view: FernwayView, place: place('24%', '6%', '68%', '80%') },
+    'tin-can': { view: TinCanView, place: place('63%', '4%', '34%', '66%') },
+  };
 
 /** Rehearse: working programs, the rig to press and turn, and the account of what happened and why. */
 export function RehearsePage() {
   const dispatch = useAppDispatch();
-  const store = useStore() as AppStore;
-  const { order, active, shown } = useAppSelector(selectDesk);
+  const desk = useAppSelector(selectDesk);
+  const { order, active, shown } = desk;
+  const seen = visibleWindows(desk);
   const surface = useRef<HTMLDivElement>(null);
   const [ownDevices, setOwnDevices] = useState(false);
 
@@ -85,8 +87,7 @@ export function RehearsePage() {
       // the browser.
       if (event.key !== 'F6' || !event.isTrusted) return;
       event.preventDefault();
-      const [back] = selectDesk(store.getState()).order;
-      if (back) dispatch(raiseWindow(back));
+      dispatch(commandWindows('next-window'));
     };
     // The browser lost the keyboard: what was held would stay held, as its release is never heard.
     const letGo = () => dispatch(feed({ kind: 'reset' }));
@@ -96,7 +97,7 @@ export function RehearsePage() {
       window.removeEventListener('keydown', onKeyDown);
       window.removeEventListener('blur', letGo);
     };
-  }, [dispatch, store]);
+  }, [dispatch]);
   useEffect(() => {
     // A program on the desk may have a back of its own; the view itself stays.
     const ended = new AbortController();
@@ -125,10 +126,10 @@ export function RehearsePage() {
                 <ProgramWindow
                   key={id}
                   window={{ ...window, id }}
-                  place={where}
+                  place={placeNow(desk, id, where)}
                   depth={order.indexOf(id) + 1}
                   active={active === id}
-                  hidden={!order.includes(id)}
+                  hidden={!seen.includes(id)}
                   covered={shown !== null}
                 >
                   <View />
@@ -136,6 +137,7 @@ export function RehearsePage() {
               );
             })}
             <OtherDesk />
+            {shown === null && <Overview />}
             <DeskPointer />
             <RadialOverlay />
             <ShowOverlay />

@@ -1,6 +1,6 @@
 import { styled } from '@mui/material/styles';
 import { type Control, type Device, movesPointer, tunedControl } from '@nimble-lever/core/devices';
-import { controlKey } from '@nimble-lever/core/engine';
+import { controlKey, wheelModeNow } from '@nimble-lever/core/engine';
 import type { Setup } from '@nimble-lever/core/setup';
 import { describeAction, nativeName } from '@nimble-lever/core/words';
 import { useMemo, useState } from 'react';
@@ -15,6 +15,7 @@ import { FaceMark } from '../../pieces/FaceMark.tsx';
 import { selectSimulated, simulatedDevice } from '../../practice/devices/simulatedSlice.ts';
 import { PointerPad } from './PointerPad.tsx';
 import { SayField } from './SayField.tsx';
+import { useCoasting } from './useCoasting.ts';
 import { useFaces } from './useFaces.ts';
 import { PEDAL_KEYS } from './usePedalKeys.ts';
 import { WORDS } from './words.ts';
@@ -32,7 +33,8 @@ const Inside = styled('div')({
 export function TrayDevice({ device: plain }: { readonly device: Device }) {
   const dispatch = useAppDispatch();
   const setup = useAppSelector(selectSetup);
-  const { held, waiting, springs, sliderValues } = useAppSelector((state) => state.engine.engine);
+  const engine = useAppSelector((state) => state.engine.engine);
+  const { held, waiting, springs, sliderValues } = engine;
   // The device used last is marked, so that the eye finds from drawing to account.
   const latest = useAppSelector((state) =>
     state.engine.happenings.find(
@@ -41,10 +43,12 @@ export function TrayDevice({ device: plain }: { readonly device: Device }) {
   );
   const { lit, light, fade } = useFlash();
   const [angles, setAngles] = useState<Readonly<Record<string, number>>>({});
-  const device = useMemo(
-    () => ({ ...plain, controls: plain.controls.map((control) => tunedControl(control, plain.settings)) }),
-    [plain],
-  );
+  const { wheel } = plain.settings;
+  const isFree = wheelModeNow(engine, plain.id, wheel.free) === 'free';
+  const device = useMemo(() => {
+    const settings = { ...plain.settings, wheel: { ...plain.settings.wheel, free: isFree } };
+    return { ...plain, controls: plain.controls.map((control) => tunedControl(control, settings)) };
+  }, [plain, isFree]);
   const { id } = device;
   const faces = useFaces(device);
   const simulated = useAppSelector(selectSimulated);
@@ -59,7 +63,11 @@ export function TrayDevice({ device: plain }: { readonly device: Device }) {
     light(control.id);
     fade(control.id);
     dispatch(feed({ kind: 'turn', device: id, control: control.id, unit, amount }));
+    return degrees;
   };
+  const free = useCoasting(plugged && isFree ? wheel.coastMs : 0, (control, degrees) =>
+    turn(control, 'degrees', degrees),
+  );
   const places = Object.fromEntries(
     device.controls.flatMap((control): [string, number][] => {
       const key = controlKey(id, control.id);
@@ -105,7 +113,13 @@ export function TrayDevice({ device: plain }: { readonly device: Device }) {
           onUp={(control) => {
             if (control.phrase === null) dispatch(feed({ kind: 'up', device: id, control: control.id }));
           }}
-          onTurn={turn}
+          onTurn={(control, unit, amount) => {
+            const degrees = turn(control, unit, amount);
+            if (control.kind === 'wheel') free.felt(control, degrees);
+          }}
+          onTouch={(control, touches) => {
+            if (control.kind === 'wheel') free.touched(control, touches);
+          }}
           onPosition={(control, value) =>
             dispatch(feed({ kind: 'position', device: id, control: control.id, value }))
           }

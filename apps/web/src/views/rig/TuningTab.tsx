@@ -1,6 +1,13 @@
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import { type Device, type DeviceSettings, movesPointer, USUAL_SETTINGS } from '@nimble-lever/core/devices';
+import {
+  type Device,
+  type DeviceSettings,
+  movesPointer,
+  REPORT_RATES,
+  USUAL_SETTINGS,
+} from '@nimble-lever/core/devices';
+import { ChoiceField } from '../../pieces/ChoiceField.tsx';
 import { NumberField } from '../../pieces/NumberField.tsx';
 import { AccelerationCard } from './AccelerationCard.tsx';
 import { FeelPad } from './FeelPad.tsx';
@@ -25,6 +32,8 @@ export function TuningTab({ device }: { readonly device: Device }) {
     if (!differs) return null;
     return () => edits.set(Object.fromEntries(fields.map((field) => [field, first[field]])));
   };
+  // One that was stored before this could be set has it as it came.
+  const reportRate = settings.reportRate ?? first.reportRate;
   const hasPointer = movesPointer(device.kind) || settings.pointerSpeeds.length > 0;
   const hasWheel = device.controls.some(({ kind }) => kind === 'wheel');
   // Swapping needs both a left and a right button.
@@ -48,6 +57,21 @@ export function TuningTab({ device }: { readonly device: Device }) {
             <FeelPad settings={settings} />
           </AccelerationCard>
         </>
+      )}
+      {reportRate !== null && (
+        <TuneCard title={WORDS.reports} onReset={reset('reportRate')}>
+          <div className="line">
+            <span>{WORDS.reportEvery(1000 / reportRate)}</span>
+            <ChoiceField
+              label={WORDS.reports}
+              value={String(reportRate)}
+              options={REPORT_RATES.map((rate) => [String(rate), String(rate)] as const)}
+              onChange={(rate) =>
+                edits.set({ reportRate: REPORT_RATES.find((each) => String(each) === rate) ?? null })
+              }
+            />
+          </div>
+        </TuneCard>
       )}
       {hasWheel && (
         <WheelCard

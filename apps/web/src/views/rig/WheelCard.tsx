@@ -1,3 +1,5 @@
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import type { WheelSettings } from '@nimble-lever/core/devices';
 import { useMemo } from 'react';
 import { ChoiceField } from '../../pieces/ChoiceField.tsx';
@@ -65,6 +67,28 @@ export function WheelCard({ wheel, onChange, onReset }: Props) {
           onChange={(way) => onChange({ ...wheel, reversed: way === 'reversed' })}
         />
       </div>
+      <div className="line">
+        <span>{WORDS.coasts}</span>
+        <NumberField
+          label={WORDS.coasts}
+          value={wheel.coastMs}
+          min={0}
+          max={5000}
+          unit={WORDS.ms}
+          onChange={(coastMs) => onChange({ ...wheel, coastMs })}
+        />
+      </div>
+      <FormControlLabel
+        label={WORDS.smooth}
+        slotProps={{ typography: { variant: 'body2' } }}
+        control={
+          <Checkbox
+            size="small"
+            checked={wheel.smooth}
+            onChange={({ target }) => onChange({ ...wheel, smooth: target.checked })}
+          />
+        }
+      />
       <CurveChart
         label={WORDS.curveOf(WORDS.wheel)}
         kind="line"

@@ -1,3 +1,5 @@
+import { tidy } from '@nimble-lever/core/words';
+
 /** The words of the Rig. */
 export const WORDS = {
   devices: 'Devices of the rig',
@@ -102,6 +104,10 @@ export const WORDS = {
   wheelTurned: 'Wheel turned away, degrees',
   linesScrolled: 'Lines up',
   lines: 'Lines a notch',
+  coasts: 'Goes on after a flick for',
+  smooth: 'Scrolls smoothly, in small parts',
+  reports: 'Reports a second',
+  reportEvery: (ms: number) => `Where it is, every ${tidy(ms)} ms. A browser hears fewer than it sends.`,
   ratchet: 'Ratchet',
   free: 'Free',
   wheelFeel: 'How the wheel turns',

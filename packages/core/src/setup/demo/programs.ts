@@ -44,6 +44,14 @@ export const demoCommonCommands = (): Command[] =>
     ['volume-up', 'Volume up', 'AudioVolumeUp', 'system', 'volume-up'],
     ['volume-down', 'Volume down', 'AudioVolumeDown', 'system', 'volume-down'],
     ['talk', 'Talk', 'F13', 'system', 'talk'],
+    ['maximise', 'Maximise the window', 'Meta+ArrowUp', 'system', 'maximise-window'],
+    ['minimise', 'Minimise the window', 'Meta+ArrowDown', 'system', 'minimise-window'],
+    ['left-half', 'Window to the left half', 'Meta+ArrowLeft', 'system', 'left-half'],
+    ['right-half', 'Window to the right half', 'Meta+ArrowRight', 'system', 'right-half'],
+    ['next-window', 'Next window', 'Alt+Tab', 'system', 'next-window'],
+    ['all-windows', 'All windows', 'Meta+Tab', 'system', 'all-windows'],
+    ['show-desk', 'Show the desk', 'Meta+D', 'system', 'show-desk'],
+    ['close-window', 'Close the window', 'Alt+F4', 'system', 'close-window'],
   ]);
 
 /** Frame-by-frame capture. */

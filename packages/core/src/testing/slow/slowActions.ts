@@ -167,6 +167,7 @@ export class SlowActions {
       case 'computer':
       case 'program':
       case 'radial':
+      case 'wheel-mode':
       case 'show':
       case 'macro':
         return null;
@@ -202,6 +203,7 @@ export class SlowActions {
         return this.#macro(action.macro, owner, to);
       case 'shortcut':
       case 'intent':
+      case 'wheel-mode':
       case 'show':
       case 'sequence':
       case 'command':
