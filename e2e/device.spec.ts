@@ -28,6 +28,20 @@ test('a device nobody has seen is added from its descriptor, bound on the Board 
   await expect(page.getByRole('listitem').filter({ hasText: '01 03' })).toContainText(
     'Button 1 down, Dial +3',
   );
+  // A second interface of the same device; its reports come by themselves.
+  await page.getByRole('button', { name: 'Another interface of the same device' }).click();
+  const second = page.getByRole('textbox', { name: 'Report descriptor of interface 2' });
+  await second.fill('05 0C 09 01');
+  await expect(page.getByText('3 controls, 43 bytes')).toBeHidden();
+  await second.fill('05 0C 09 01 A1 01 09 E9 15 00 25 01 75 01 95 01 81 02 95 07 81 03 C0');
+  await expect(page.getByText('4 controls, 66 bytes')).toBeVisible();
+  await page.getByRole('combobox', { name: 'By which interface it comes' }).click();
+  await page.getByRole('option', { name: 'Interface 2' }).click();
+  await report.fill('01');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('listitem').filter({ hasText: /^01/ }).first()).toContainText('Vol + down');
+  await page.getByRole('button', { name: 'Remove interface 2' }).click();
+  await expect(page.getByText('3 controls, 43 bytes')).toBeVisible();
   await page.getByRole('textbox', { name: 'Name' }).fill('Brass knob');
   await page.getByRole('button', { name: 'Add to the rig' }).click();
 

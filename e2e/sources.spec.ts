@@ -144,9 +144,9 @@ test('gamepads, MIDI and HID are heard through the browser’s interfaces; what 
       logicalMinimum: 0,
       logicalMaximum: 1,
     });
+    const ids = { vendorId: 7, productId: 9, opened: false, productName: 'Marsh pad' };
     const hid = Object.assign(new EventTarget(), {
-      opened: false,
-      productName: 'Marsh pad',
+      ...ids,
       collections: [
         {
           usagePage: 1,
@@ -158,17 +158,30 @@ test('gamepads, MIDI and HID are heard through the browser’s interfaces; what 
       ],
       open: async () => undefined,
     });
+    // The same pad's second interface: a volume key.
+    const keys = {
+      usagePage: 12,
+      usage: 1,
+      type: 1,
+      children: [],
+      inputReports: [{ reportId: 0, items: [{ ...item(0), usages: [0xc00e9] }] }],
+    };
+    const second = Object.assign(new EventTarget(), {
+      ...ids,
+      collections: [keys],
+      open: async () => undefined,
+    });
     Object.defineProperty(navigator, 'getGamepads', { value: () => [pad] });
     Object.defineProperty(navigator, 'requestMIDIAccess', { value: async () => access });
-    Object.defineProperty(navigator, 'hid', { value: { requestDevice: async () => [hid] } });
+    Object.defineProperty(navigator, 'hid', { value: { requestDevice: async () => [hid, second] } });
     Object.assign(window, {
       fakes: {
         press: (button: number, pressed: boolean) => {
           pad.buttons[button] = { pressed };
         },
         midi: (...data: number[]) => input.onmidimessage?.({ data: Uint8Array.from(data) }),
-        report: (...bytes: number[]) =>
-          hid.dispatchEvent(
+        report: (by: number, ...bytes: number[]) =>
+          [hid, second][by]?.dispatchEvent(
             Object.assign(new Event('inputreport'), {
               reportId: 0,
               data: new DataView(Uint8Array.from(bytes).buffer),
@@ -178,7 +191,11 @@ test('gamepads, MIDI and HID are heard through the browser’s interfaces; what 
     });
   });
   type Fakes = {
-    fakes: { press(b: number, p: boolean): void; midi(...d: number[]): void; report(...b: number[]): void };
+    fakes: {
+      press(b: number, p: boolean): void;
+      midi(...d: number[]): void;
+      report(by: number, ...b: number[]): void;
+    };
   };
   const fake = <Name extends keyof Fakes['fakes']>(name: Name, ...args: Parameters<Fakes['fakes'][Name]>) =>
     page.evaluate(
@@ -211,9 +228,13 @@ test('gamepads, MIDI and HID are heard through the browser’s interfaces; what 
   await found.getByRole('button', { name: 'Listen to HID devices' }).click();
   await found.getByRole('button', { name: 'Add Marsh pad to the rig' }).click();
   await expect(page.getByRole('textbox', { name: 'Name of the device' })).toHaveValue('Marsh pad');
-  await fake('report', 0b10);
+  await fake('report', 0, 0b10);
   await expect(found.getByRole('status')).toContainText('Button 2on Marsh pad');
-  await fake('report', 0b00);
+  await fake('report', 0, 0b00);
+  // One device, whichever of its interfaces speaks.
+  await fake('report', 1, 1);
+  await expect(found.getByRole('status')).toContainText('Vol +on Marsh pad');
+  await fake('report', 1, 0);
   await page.getByRole('link', { name: 'Board' }).click();
   await assign(page, 'marsh pad', 'Button 1', 'Larkframe', 'Home', 'First frame');
   await expect(cell(page, 'Button 1', 'Larkframe')).toContainText('First frame');
@@ -228,7 +249,7 @@ test('gamepads, MIDI and HID are heard through the browser’s interfaces; what 
       .getByRole('listitem')
       .filter({ hasText: 'HID' }),
   ).toContainText('listening');
-  await fake('report', 0b01);
+  await fake('report', 0, 0b01);
   await expect(page.getByRole('region', { name: /^Larkframe/ })).toContainText('Last command First frame');
 });
 

@@ -76,6 +76,13 @@ test('device prints the controls of a descriptor and what its reports say', () =
   );
 });
 
+test('device takes the descriptors of all interfaces of a device, and reports by their number', () => {
+  const both = [at('examples/twelve-pad.hex'), at('examples/nine-mouse.hex')];
+  const said = lever('device', ...both, '--report', '2=02 00 00 00 00 00');
+  expect(said).toMatch(/^key-pad, \d+ bytes, \d+ controls\n/);
+  expect(refused('device', ...both, '--report', '3=00')).toContain('there is no interface 3');
+});
+
 test.each([[['help']], [['--help']], [['check', '-h']]])('%j tells how it is used', (words) => {
   expect(lever(...words)).toMatch(/^Usage:\n {2}lever rehearse/);
 });

@@ -14,7 +14,7 @@ const USAGE = `Usage:
   lever explain SETUP.json --front PROGRAM --control DEVICE/CONTROL [--trigger T] [--layer L]
                                                          what a control does in a program, and why
   lever check SETUP.json                                 whether a set-up document is sound
-  lever device DESCRIPTOR [--report HEX]…                the controls a device describes, and what its reports say
+  lever device DESCRIPTOR… [--report [N=]HEX]…           the controls a device describes, and what its reports say
   lever help                                             this
 `;
 
@@ -37,7 +37,7 @@ export function run(args: string[]): string {
   if (command === 'rehearse' && files.length === 2) {
     return rehearse(files[0] ?? '', files[1] ?? '', values.explain ?? false);
   }
-  if (command === 'device' && files.length === 1) return device(files[0] ?? '', values.report ?? []);
+  if (command === 'device' && files.length > 0) return device(files, values.report ?? []);
   if (command === 'check' && files.length === 1) return check(files[0] ?? '');
   if (command === 'explain' && files.length === 1 && values.front && values.control) {
     const { front, control, trigger = null, layer = null } = values;

@@ -60,11 +60,11 @@ export const deviceSchema = z.strictObject({
   body: z.array(shapeSchema).max(50),
   controls: z.array(controlSchema).max(400),
   settings: deviceSettingsSchema.default(USUAL_SETTINGS),
-  /** Its USB HID report descriptor as hexadecimal text, for a device that described itself. */
+  /** Its USB HID report descriptor as hexadecimal text, for a device that described itself; a slash parts interfaces. */
   descriptor: z
     .string()
     .max(200_000)
-    .regex(/^[0-9A-F ]+$/, because('descriptor'))
+    .regex(/^[0-9A-F /]+$/, because('descriptor'))
     .nullable()
     .default(null),
   /** Which device of the catalogue it came as; null for one that is in no catalogue. */

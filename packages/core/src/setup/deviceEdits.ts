@@ -1,4 +1,4 @@
-import { describedDevice, parseDescriptor, readBytes } from '../devices/hid/index.ts';
+import { describedInterfaces, readInterfaces } from '../devices/hid/index.ts';
 import { cutName, type Device, freeId, fromCatalogue } from '../devices/index.ts';
 import { slotOf } from './binding.ts';
 import { itemAt } from './edits/address.ts';
@@ -15,9 +15,8 @@ export function asItCame({ id, name, model, descriptor }: Device): Device | null
     const found = fromCatalogue(model, id);
     return found && { ...found, name };
   }
-  const bytes = descriptor === null ? null : readBytes(descriptor);
-  const parsed = bytes?.ok ? parseDescriptor(bytes.value) : null;
-  return parsed?.ok ? { ...describedDevice(parsed.value, id, name).device, descriptor } : null;
+  const read = descriptor === null ? null : readInterfaces(descriptor);
+  return read && { ...describedInterfaces(read, id, name).device, descriptor };
 }
 
 /** Adds a copy of a device, with all that is bound to it, after it. What it is heard as stays with the first one. */

@@ -1,9 +1,8 @@
 import { cutName, type Device, freeId } from '@nimble-lever/core/devices';
 import {
-  type Decoder,
   decodeReport,
   decoderFor,
-  describedDevice,
+  describedInterfaces,
   fromWebHid,
   type HeardEvent,
   type HeardState,
@@ -17,6 +16,8 @@ import { WORDS } from './words.ts';
 interface HidDevice extends EventTarget {
   readonly opened: boolean;
   readonly productName: string;
+  readonly vendorId: number;
+  readonly productId: number;
   readonly collections: readonly WebHidCollection[];
   open(): Promise<void>;
 }
@@ -44,44 +45,56 @@ export function hidSource(onFound: (device: Device) => void): InputSource {
       const chosen = (await hidOf()?.requestDevice({ filters: [] })) ?? [];
       if (chosen.length === 0) throw new Error(WORDS.hidNothing);
       const ended = new AbortController();
-      for (const device of chosen) await hear(device, onHeard, onFound, ended.signal);
+      for (const interfaces of byDevice(chosen)) await hear(interfaces, onHeard, onFound, ended.signal);
       return () => ended.abort();
     },
   };
 }
 
+/** What the browser lists as several is one device where vendor, product and name are the same: its interfaces. */
+function byDevice(chosen: readonly HidDevice[]): readonly (readonly HidDevice[])[] {
+  const key = ({ vendorId, productId, productName }: HidDevice) => `${vendorId}/${productId}/${productName}`;
+  const groups = new Map<string, HidDevice[]>();
+  for (const device of chosen) groups.set(key(device), [...(groups.get(key(device)) ?? []), device]);
+  return [...groups.values()];
+}
+
 /**
- * Opens a device and hears its reports until `signal` ends it. A device nobody has described yet is described
- * here, from its own descriptor.
+ * Opens all interfaces of a device and hears their reports until `signal` ends it. A device nobody has described yet is
+ * described here, from its own descriptors.
  */
 async function hear(
-  device: HidDevice,
+  interfaces: readonly HidDevice[],
   onHeard: OnHeard,
   onFound: (device: Device) => void,
   signal: AbortSignal,
 ) {
-  if (!device.opened) await device.open();
-  const name = cutName(device.productName.trim()) || WORDS.hidDevice;
+  for (const each of interfaces) if (!each.opened) await each.open();
+  const name = cutName(interfaces[0]?.productName.trim() ?? '') || WORDS.hidDevice;
   const slug = freeId(name, new Set(), 'device');
-  const descriptor = fromWebHid(device.collections);
-  const described = describedDevice(descriptor, slug, name);
-  const decoder: Decoder = decoderFor(descriptor, described);
+  const descriptors = interfaces.map(({ collections }) => fromWebHid(collections));
+  const described = describedInterfaces(descriptors, slug, name);
   const controls = described.device.controls.map((control) => ({
     ...control,
     heardAs: [`hid/${slug}/${control.id}`],
   }));
   onFound({ ...described.device, controls });
-  let state: HeardState = NOTHING_HEARD;
-  const onReport = (event: Event) => {
-    const { reportId, data } = event as HidReportEvent;
-    const bytes = new Uint8Array(data.buffer, data.byteOffset, data.byteLength);
-    // A report of a device that numbers them begins with its number, which WebHID tells apart.
-    const whole = descriptor.numbered ? Uint8Array.of(reportId, ...bytes) : bytes;
-    const decoded = decodeReport(decoder, state, whole);
-    state = decoded.state;
-    for (const each of decoded.events) tell(each, slug, described.device, onHeard);
-  };
-  device.addEventListener('inputreport', onReport, { signal });
+  for (const [i, each] of interfaces.entries()) {
+    const [descriptor, own] = [descriptors[i], described.interfaces[i]];
+    if (!descriptor || !own) continue;
+    const decoder = decoderFor(descriptor, own);
+    let state: HeardState = NOTHING_HEARD;
+    const onReport = (event: Event) => {
+      const { reportId, data } = event as HidReportEvent;
+      const bytes = new Uint8Array(data.buffer, data.byteOffset, data.byteLength);
+      // A report of a device that numbers them begins with its number, which WebHID tells apart.
+      const whole = descriptor.numbered ? Uint8Array.of(reportId, ...bytes) : bytes;
+      const decoded = decodeReport(decoder, state, whole);
+      state = decoded.state;
+      for (const heard of decoded.events) tell(heard, slug, described.device, onHeard);
+    };
+    each.addEventListener('inputreport', onReport, { signal });
+  }
 }
 
 /** An event of a report, told with the name of the control it came from. */

@@ -1,8 +1,10 @@
 import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
 import OutlinedInput from '@mui/material/OutlinedInput';
 import { styled } from '@mui/material/styles';
 import { CATALOGUE, cutName, type Device, mainTriggersOf, nameSchema } from '@nimble-lever/core/devices';
-import { SAMPLES, type Sample } from '@nimble-lever/core/devices/hid';
+import { type Decoder, MOST_INTERFACES, SAMPLES, type Sample } from '@nimble-lever/core/devices/hid';
+import { Plus, X } from 'lucide-react';
 import { type DragEvent, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { AskedUse } from '../../app/askedUse.ts';
@@ -43,8 +45,17 @@ const Drop = styled('div')(({ theme: { vars } }) => ({
   outline: '2px dashed transparent',
   '&[data-over=true]': { outlineColor: vars?.palette.tokens.accent },
 }));
+const Descriptor = styled('div')({ display: 'flex', gap: 4, alignItems: 'flex-start', marginBottom: 6 });
 const Examples = styled('div')({ display: 'flex', flexWrap: 'wrap', gap: 6 });
 const Naming = styled('form')({ display: 'flex', gap: 8, alignItems: 'center' });
+
+/** Nothing was read yet. */
+const NO_DECODERS: readonly Decoder[] = [];
+
+/** Whether a field is the one of so many that are not empty. */
+function isPlace(texts: readonly string[], at: number, among: number): boolean {
+  return texts[at]?.trim() !== '' && texts.slice(0, at).filter((text) => text.trim() !== '').length === among;
+}
 
 /** Larger files are no descriptors, however they are written. */
 const LARGEST_FILE = 1_000_000;
@@ -53,41 +64,58 @@ const LARGEST_FILE = 1_000_000;
 export function AddDevicePage() {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
-  const [text, setText] = useState('');
+  const [texts, setTexts] = useState<readonly string[]>(['']);
   const [name, setName] = useState('');
   const [over, setOver] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
-  const sample: Sample | undefined = SAMPLES.find(({ descriptor }) => descriptor === text);
+  const sample: Sample | undefined =
+    texts.length === 1 ? SAMPLES.find(({ descriptor }) => descriptor === texts[0]) : undefined;
   const called = name.trim() || 'New device';
-  const read = useMemo(() => (text.trim() === '' ? null : readDescribed(text)), [text]);
-  const found = typeof read === 'object' ? read : null;
-  const reports = useReports(found?.decoder ?? null);
-  const wrong = problem ?? (typeof read === 'string' ? read : null);
+  // A field that is still empty is no interface yet.
+  const read = useMemo(() => {
+    const given = texts.filter((text) => text.trim() !== '');
+    return given.length === 0 ? null : readDescribed(given);
+  }, [texts]);
+  const found = read && 'device' in read ? read : null;
+  const unread = read && 'words' in read ? read : null;
+  const reports = useReports(found?.decoders ?? NO_DECODERS);
+  const wrong = problem ?? unread?.words ?? null;
 
-  const take = (next: string, given: string) => {
-    setText(next);
+  const take = (next: readonly string[], given: string) => {
+    setTexts(next);
     setProblem(null);
     if (given) setName(given);
   };
+  const put = (at: number, text: string) => take(texts.with(at, text), '');
+  // Several files at once are the interfaces of one device, in the order of their names.
   const drop = async (event: DragEvent) => {
     event.preventDefault();
     setOver(false);
-    const [file] = event.dataTransfer.files;
+    const files = [...event.dataTransfer.files].toSorted((a, b) => (a.name < b.name ? -1 : 1));
+    const [file] = files;
     if (!file) return;
-    if (file.size > LARGEST_FILE) {
+    if (files.length > MOST_INTERFACES) {
+      setProblem(WORDS.tooMany(MOST_INTERFACES));
+      return;
+    }
+    if (files.some(({ size }) => size > LARGEST_FILE)) {
       setProblem(WORDS.tooLarge);
       return;
     }
-    take(fileText(new Uint8Array(await file.arrayBuffer())), cutName(file.name.replace(/\.[^.]*$/, '')));
+    const data = await Promise.all(files.map((each) => each.arrayBuffer()));
+    take(
+      data.map((each) => fileText(new Uint8Array(each))),
+      cutName(file.name.replace(/\.[^.]*$/, '')),
+    );
   };
   const add = () => {
     const parsed = nameSchema.safeParse(called);
     if (!found || !parsed.success) return;
     const id = newId(parsed.data, 'device');
-    dispatch(addDevice({ ...found.described.device, id, name: parsed.data, descriptor: found.text }));
-    void navigate('/board', { state: firstUse({ ...found.described.device, id }) });
+    dispatch(addDevice({ ...found.device, id, name: parsed.data, descriptor: found.text }));
+    void navigate('/board', { state: firstUse({ ...found.device, id }) });
   };
-  const controls = found?.described.device.controls ?? [];
+  const controls = found?.device.controls ?? [];
   return (
     <Page>
       <Column>
@@ -117,18 +145,46 @@ export function AddDevicePage() {
           onDragLeave={() => setOver(false)}
           onDrop={(event) => void drop(event)}
         >
-          <OutlinedInput
-            // Descriptors come as pages of numbers, from whatever tool one has.
-            multiline
-            rows={8}
-            value={text}
-            placeholder={WORDS.placeholder}
-            error={wrong !== null}
-            onChange={({ target }) => take(target.value, '')}
-            inputProps={{ 'aria-label': WORDS.descriptor, spellCheck: false, maxLength: 400_000 }}
-            sx={{ '& textarea': { fontFamily: (theme) => theme.typography.mono, fontSize: 12 } }}
-          />
+          {texts.map((text, at) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: an interface is its place.
+            <Descriptor key={at}>
+              <OutlinedInput
+                // Descriptors come as pages of numbers, from whatever tool one has.
+                multiline
+                rows={texts.length === 1 ? 8 : 4}
+                value={text}
+                placeholder={WORDS.placeholder}
+                error={unread !== null && isPlace(texts, at, unread.at)}
+                onChange={({ target }) => put(at, target.value)}
+                inputProps={{
+                  'aria-label': texts.length === 1 ? WORDS.descriptor : WORDS.descriptorOf(at + 1),
+                  spellCheck: false,
+                  maxLength: 400_000,
+                }}
+                sx={{ flex: 1, '& textarea': { fontFamily: (theme) => theme.typography.mono, fontSize: 12 } }}
+              />
+              {texts.length > 1 && (
+                <IconButton
+                  size="small"
+                  aria-label={WORDS.removeInterface(at + 1)}
+                  onClick={() => take(texts.toSpliced(at, 1), '')}
+                >
+                  <X size={16} aria-hidden />
+                </IconButton>
+              )}
+            </Descriptor>
+          ))}
         </Drop>
+        {texts.length < MOST_INTERFACES && (
+          <Button
+            size="small"
+            startIcon={<Plus size={14} aria-hidden />}
+            sx={{ alignSelf: 'flex-start' }}
+            onClick={() => take([...texts, ''], '')}
+          >
+            {WORDS.another}
+          </Button>
+        )}
         {wrong && (
           <p className="problem" role="alert">
             {wrong}
@@ -142,7 +198,7 @@ export function AddDevicePage() {
               size="small"
               variant={each === sample ? 'contained' : 'outlined'}
               title={each.about}
-              onClick={() => take(each.descriptor, each.name)}
+              onClick={() => take([each.descriptor], each.name)}
             >
               {each.name}
             </Button>
@@ -171,11 +227,16 @@ export function AddDevicePage() {
                 {WORDS.add}
               </Button>
               <p>
-                {WORDS.controls(controls.length)}, {WORDS.bytes(found.bytes.length)}
+                {WORDS.controls(controls.length)}, {WORDS.bytes(found.bytes)}
               </p>
             </Naming>
-            <DescribedDrawing device={{ ...found.described.device, name: called }} lit={reports.lit} />
-            <TryReports device={found.described.device} sample={sample ?? null} reports={reports} />
+            <DescribedDrawing device={{ ...found.device, name: called }} lit={reports.lit} />
+            <TryReports
+              device={found.device}
+              interfaces={found.decoders.length}
+              sample={sample ?? null}
+              reports={reports}
+            />
           </>
         )}
       </Column>

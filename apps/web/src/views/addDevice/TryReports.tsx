@@ -5,6 +5,7 @@ import type { Device } from '@nimble-lever/core/devices';
 import type { HeardEvent, Sample } from '@nimble-lever/core/devices/hid';
 import { Play, Square } from 'lucide-react';
 import { useState } from 'react';
+import { ChoiceField } from '../../pieces/ChoiceField.tsx';
 import type { useReports } from './useReports.ts';
 import { WORDS } from './words.ts';
 
@@ -30,13 +31,16 @@ const Box = styled('section')(({ theme: { vars, typography } }) => ({
 /** A described device with reports to try it with: typed, or from its sample. */
 interface Props {
   readonly device: Device;
+  /** How many interfaces it has: a report comes by one of them. */
+  readonly interfaces: number;
   /** Null for a descriptor of one's own. */
   readonly sample: Sample | null;
   readonly reports: ReturnType<typeof useReports>;
 }
 
 /** Bytes tried on a device, and what they say. */
-export function TryReports({ device, sample, reports }: Props) {
+export function TryReports({ device, interfaces, sample, reports }: Props) {
+  const [at, setAt] = useState(0);
   const [text, setText] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
   const { heard, playing, send, play, stop } = reports;
@@ -46,9 +50,20 @@ export function TryReports({ device, sample, reports }: Props) {
       <form
         onSubmit={(event) => {
           event.preventDefault();
-          setProblem(send(text));
+          setProblem(send(text, Math.min(at, interfaces - 1)));
         }}
       >
+        {interfaces > 1 && (
+          <ChoiceField
+            label={WORDS.byInterface}
+            value={String(Math.min(at, interfaces - 1))}
+            options={Array.from(
+              { length: interfaces },
+              (_, i) => [String(i), WORDS.interface(i + 1)] as const,
+            )}
+            onChange={(next) => setAt(Number(next))}
+          />
+        )}
         <OutlinedInput
           value={text}
           placeholder={WORDS.report}

@@ -1,37 +1,54 @@
+import type { Device } from '@nimble-lever/core/devices';
 import {
   bytesText,
   type Decoder,
-  type DescribedDevice,
+  type Descriptor,
   decoderFor,
-  describedDevice,
+  describedInterfaces,
+  interfacesText,
   parseDescriptor,
   readBytes,
 } from '@nimble-lever/core/devices/hid';
 import { bytesProblemWords, descriptorProblemWords } from '@nimble-lever/core/words';
 
-/** A descriptor that was read: the device it makes, and how its reports are decoded. */
+/** Descriptors that were read: the device they make, and how its reports are decoded. */
 export interface Read {
-  /** The descriptor. */
-  readonly bytes: Uint8Array;
-  /** As it was typed, to be known again. */
+  /** Of all descriptors. */
+  readonly bytes: number;
+  /** In one spelling, to be kept. */
   readonly text: string;
-  readonly described: DescribedDevice;
-  /** Null where its reports cannot be read. */
-  readonly decoder: Decoder;
+  readonly device: Device;
+  /** One for each descriptor. */
+  readonly decoders: readonly Decoder[];
 }
 
-/** Reads what was pasted or dropped; a text in words where it is no descriptor. */
-export function readDescribed(text: string): Read | string {
-  const read = readBytes(text);
-  if (!read.ok) return bytesProblemWords(read.problem);
-  const parsed = parseDescriptor(read.value);
-  if (!parsed.ok) return descriptorProblemWords(parsed.problem);
-  const described = describedDevice(parsed.value, 'new', 'New device');
+/** Why a descriptor is none, in words, and which of them. */
+export interface Unread {
+  readonly at: number;
+  readonly words: string;
+}
+
+/** Reads what was pasted or dropped, a text for each interface of one device. */
+export function readDescribed(texts: readonly string[]): Read | Unread {
+  const bytes: Uint8Array[] = [];
+  const descriptors: Descriptor[] = [];
+  for (const [at, text] of texts.entries()) {
+    const read = readBytes(text);
+    if (!read.ok) return { at, words: bytesProblemWords(read.problem) };
+    const parsed = parseDescriptor(read.value);
+    if (!parsed.ok) return { at, words: descriptorProblemWords(parsed.problem) };
+    bytes.push(read.value);
+    descriptors.push(parsed.value);
+  }
+  const { device, interfaces } = describedInterfaces(descriptors, 'new', 'New device');
   return {
-    bytes: read.value,
-    text: bytesText(read.value),
-    described,
-    decoder: decoderFor(parsed.value, described),
+    bytes: bytes.reduce((sum, { length }) => sum + length, 0),
+    text: interfacesText(bytes),
+    device,
+    decoders: descriptors.flatMap((descriptor, i) => {
+      const own = interfaces[i];
+      return own ? [decoderFor(descriptor, own)] : [];
+    }),
   };
 }
 

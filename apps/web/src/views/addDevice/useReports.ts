@@ -25,8 +25,8 @@ export interface Heard {
 }
 
 /** Reports tried on a device: what they said, which controls are lit, and playing a recording. */
-export function useReports(decoder: Decoder | null) {
-  const state = useRef<HeardState>(NOTHING_HEARD);
+export function useReports(decoders: readonly Decoder[]) {
+  const states = useRef<readonly HeardState[]>([]);
   const timers = useRef<ReturnType<typeof setTimeout>[]>([]);
   const count = useRef(0);
   const [heard, setHeard] = useState<readonly Heard[]>([]);
@@ -40,26 +40,29 @@ export function useReports(decoder: Decoder | null) {
     setPlaying(false);
   };
   // Another descriptor is another device: what was heard of the one before is no more.
-  // biome-ignore lint/correctness/useExhaustiveDependencies: only the decoder matters.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: only the decoders matter.
   useEffect(() => {
-    state.current = NOTHING_HEARD;
+    states.current = [];
     setHeard([]);
     setDown(new Set());
     return stop;
-  }, [decoder]);
+  }, [decoders]);
 
-  /** Tries one report; a problem in words, or null. */
-  const send = (text: string): string | null => {
+  /** Tries one report of an interface; a problem in words, or null. */
+  const send = (text: string, at = 0): string | null => {
     const read = readBytes(text);
     if (!read.ok) return bytesProblemWords(read.problem);
+    const decoder = decoders[at];
     if (!decoder) return null;
-    const decoded = decodeReport(decoder, state.current, read.value);
-    state.current = decoded.state;
+    const decoded = decodeReport(decoder, states.current[at] ?? NOTHING_HEARD, read.value);
+    states.current = decoders.map((_, i) =>
+      i === at ? decoded.state : (states.current[i] ?? NOTHING_HEARD),
+    );
     count.current += 1;
     const lacks = lacking(reportSize(decoder, read.value), read.value.length);
     const entry = { key: count.current, report: text.trim(), events: decoded.events, lacks };
     setHeard((before) => [entry, ...before].slice(0, 30));
-    setDown(decoded.state.down);
+    setDown(new Set(states.current.flatMap(({ down }) => [...down])));
     for (const event of decoded.events) {
       if (!('control' in event) || event.kind === 'down' || event.kind === 'up') continue;
       light(event.control);

@@ -3,6 +3,12 @@ export const WORDS = {
   intro:
     'A device that describes itself tells its controls in its USB HID report descriptor. Paste it, drop its file, or begin with an example.',
   descriptor: 'Report descriptor',
+  descriptorOf: (number: number) => `Report descriptor of interface ${number}`,
+  interface: (number: number) => `Interface ${number}`,
+  byInterface: 'By which interface it comes',
+  another: 'Another interface of the same device',
+  removeInterface: (number: number) => `Remove interface ${number}`,
+  tooMany: (most: number) => `A device has at most ${most} interfaces.`,
   placeholder: '05 01 09 02 A1 01 …  or a C array',
   fromDescriptor: 'From its report descriptor',
   catalogue: 'From the catalogue',

@@ -20,10 +20,27 @@ export interface DescribedDevice {
 /** The most controls a device may have. */
 const MOST_CONTROLS = 400;
 
+/** A device that the computer sees as several, and each of them: its own sources, of one and the same device. */
+export interface DescribedInterfaces {
+  readonly device: Device;
+  /** In the order of the descriptors. */
+  readonly interfaces: readonly DescribedDevice[];
+}
+
 /** Derives a device from its descriptor: controls named after their usages, laid out as a drawing. */
 export function describedDevice(descriptor: Descriptor, id: string, name: string): DescribedDevice {
-  const sources = sourcesOf(descriptor);
-  const parts = sources.flatMap(partsOf).slice(0, MOST_CONTROLS);
+  const { device, interfaces } = describedInterfaces([descriptor], id, name);
+  return interfaces[0] ?? { device, sources: [], ids: new Map() };
+}
+
+/** Derives one device from the descriptors of all its interfaces, the main one first: it says what kind it is. */
+export function describedInterfaces(
+  descriptors: readonly Descriptor[],
+  id: string,
+  name: string,
+): DescribedInterfaces {
+  const sources = descriptors.map(sourcesOf);
+  const parts = sources.flat().flatMap(partsOf).slice(0, MOST_CONTROLS);
   const names = distinct(
     parts.map((part) => part.name),
     (name, number) => `${name} (${number})`,
@@ -44,9 +61,13 @@ export function describedDevice(descriptor: Descriptor, id: string, name: string
   });
   const { width, height } = shaped;
   const body = [{ kind: 'rect', x: 1, y: 1, width: width - 2, height: height - 2, radius: 8 }] as const;
-  const kind = kindOf(descriptor, controls);
+  const first = new Set(sources[0]?.flatMap(partsOf).map((part) => ids.get(part)));
+  const kind = kindOf(
+    descriptors[0]?.collections ?? [],
+    controls.filter((control) => first.has(control.id)),
+  );
   const device = deviceOf({ id, name, kind, width, height, body: [...body], controls });
-  return { device, sources, ids };
+  return { device, interfaces: sources.map((own) => ({ device, sources: own, ids })) };
 }
 
 /** The parts of a source that become controls. */
@@ -130,12 +151,12 @@ function nativeOf({ kind, usage, isPointers }: ControlPart): Control['native'] {
 const AC_PAN = 0x238;
 
 /** What kind of device it is, by what it says it is, else by its controls. */
-function kindOf({ collections }: Descriptor, controls: readonly Control[]): Device['kind'] {
+function kindOf(collections: Descriptor['collections'], controls: readonly Control[]): Device['kind'] {
   if (controls.some(({ spring }) => spring !== null)) return 'shuttle';
   const usages = collections.map(({ usage }) => `${usage?.page}/${usage?.id}`);
   // A pad that moves the pointer too is a pad: what it is comes first.
-  if (/^1\/[67]$/.test(usages[0] ?? '') && controls.some((control) => control.kind === 'key'))
-    return 'key-pad';
+  const presses = controls.some(({ kind }) => kind === 'key' || kind === 'button');
+  if (/^1\/[4-7]$/.test(usages[0] ?? '') && presses) return 'key-pad';
   if (usages.some((usage) => usage === '1/1' || usage === '1/2')) return 'mouse';
   if (usages.some((usage) => /^13\/[12]$/.test(usage))) return 'pen-tablet';
   if (usages.some((usage) => /^13\/[45]$/.test(usage))) return 'touch-panel';

@@ -1,9 +1,11 @@
 import fc from 'fast-check';
-import { checkSetup, demoSetup, setupSchema } from '../../setup/index.ts';
+import { asItCame, checkSetup, demoSetup, setupSchema } from '../../setup/index.ts';
 import * as build from '../../testing/hidBuilder.ts';
+import { deviceSchema } from '../device.ts';
 import { bitsAt, decodeReport, decoderFor, fieldValue, NOTHING_HEARD, reportSize } from './decode.ts';
-import { describedDevice } from './describedDevice.ts';
+import { describedDevice, describedInterfaces } from './describedDevice.ts';
 import type { Descriptor } from './descriptor.ts';
+import { interfacesText, readInterfaces } from './interfaces.ts';
 import { parseDescriptor } from './parseDescriptor.ts';
 import { bytesText, readBytes } from './readBytes.ts';
 import { SAMPLES } from './samples.ts';
@@ -451,6 +453,29 @@ test('a selector of 1 and 2 is down at 2 and comes up at 1', () => {
   const text = '05 0C 09 01 A1 01 09 CD 15 01 25 02 75 08 95 01 81 02 C0';
   const [id] = controlsOf(text).map((control) => control.id);
   expect(heard(parsed(text), ['01', '02', '01'])).toEqual(['', `+${id}`, `-${id}`]);
+});
+
+test('interfaces of one device become one device; each reads its own reports', () => {
+  const descriptors = [parsed(KEYBOARD), parsed(MOUSE)];
+  const { device, interfaces } = describedInterfaces(descriptors, 'pad', 'Pad');
+  const apart = descriptors.map((each) => describedDevice(each, 'pad', 'Pad').device.controls.length);
+  expect(device.kind).toBe('key-pad');
+  expect(device.controls.length).toBe((apart[0] ?? 0) + (apart[1] ?? 0));
+  expect(new Set(device.controls.map(({ id }) => id)).size).toBe(device.controls.length);
+  const said = descriptors.map((descriptor, i) => {
+    const own = interfaces[i];
+    if (!own) throw new Error(`There is no interface ${i}.`);
+    const report = bytes(i === 0 ? '00 00 04 00 00 00 00 00' : '01 05 00');
+    return decodeReport(decoderFor(descriptor, own), NOTHING_HEARD, report).events.map(({ kind }) => kind);
+  });
+  expect(said).toEqual([['down'], ['down', 'move']]);
+  // The mouse first: it is a mouse that has keys.
+  expect(describedInterfaces(descriptors.toReversed(), 'm', 'M').device.kind).toBe('mouse');
+  const text = interfacesText([bytes(KEYBOARD), bytes(MOUSE)]);
+  expect(readInterfaces(text)).toEqual(descriptors);
+  expect(deviceSchema.safeParse({ ...device, descriptor: text }).success).toBe(true);
+  expect(readInterfaces(`${text} / 05`)).toBeNull();
+  expect(asItCame({ ...device, descriptor: text })?.controls).toEqual(device.controls);
 });
 
 test('the second of a name is told from the first; a pad that moves the pointer too is a pad', () => {

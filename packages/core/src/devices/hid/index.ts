@@ -8,8 +8,14 @@ export {
   NOTHING_HEARD,
   reportSize,
 } from './decode.ts';
-export { type DescribedDevice, describedDevice } from './describedDevice.ts';
+export {
+  type DescribedDevice,
+  type DescribedInterfaces,
+  describedDevice,
+  describedInterfaces,
+} from './describedDevice.ts';
 export type { Collection, Descriptor, Field } from './descriptor.ts';
+export { interfacesText, MOST_INTERFACES, readInterfaces } from './interfaces.ts';
 export type { DescriptorProblem } from './items.ts';
 export { parseDescriptor } from './parseDescriptor.ts';
 export { type BytesProblem, bytesText, readBytes } from './readBytes.ts';
