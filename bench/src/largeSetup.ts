@@ -5,6 +5,7 @@ import {
   demoSetup,
   EVERYWHERE,
   executableRule,
+  newProgram,
   numberItems,
   type Profile,
   type Rule,
@@ -71,7 +72,7 @@ export function largeSetup(programs = PROGRAMS, controls = 300): Setup {
     devices,
     commonCommands: [],
     layers: LAYERS.map((id) => ({ id, name: id })),
-    programs: ids.map((id, i) => ({ id, name: id, keysBy: 'character', rules: rulesOf(i), commands: [] })),
+    programs: ids.map((id, i) => newProgram({ id, name: id, rules: rulesOf(i) })),
     profiles: Object.fromEntries(profiles.map((profile) => [profile.id, profile])),
   };
 }

@@ -1,5 +1,6 @@
 import 'reflect-metadata';
 import { DataSource } from 'typeorm';
+import { CommandNotes1764600000000 } from './commandNotes.ts';
 import { DeviceOrigins1764300000000 } from './deviceOrigins.ts';
 import { EditsByField1764400000000 } from './editsByField.ts';
 import { EngineParts1764200000000 } from './engineParts.ts';
@@ -20,6 +21,7 @@ export const MIGRATIONS = [
   DeviceOrigins1764300000000,
   EditsByField1764400000000,
   KeysByMeaning1764500000000,
+  CommandNotes1764600000000,
 ];
 
 /**

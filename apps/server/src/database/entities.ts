@@ -26,6 +26,8 @@ export interface ProgramRow {
   /** The name as it must be nobody else's; see `foldName`. */
   nameKey: string;
   keysBy: Program['keysBy'];
+  colour: Program['colour'];
+  icon: Program['icon'];
   rules: unknown;
 }
 /** A command of a program, or (program null) a common one. */
@@ -153,6 +155,8 @@ export const ProgramEntity = new EntitySchema<ProgramRow>({
     name: text,
     nameKey: { ...text, name: 'name_key' },
     keysBy: { ...text, name: 'keys_by' },
+    colour: nullableText,
+    icon: nullableText,
     rules: jsonb,
   },
 });
@@ -173,6 +177,8 @@ export const CommandEntity = new EntitySchema<CommandRow>({
     intent: nullableText,
     keysBy: { ...nullableText, name: 'keys_by' },
     onLayout: { ...jsonb, name: 'on_layout' },
+    risky: { type: 'boolean' },
+    note: nullableText,
   },
 });
 /** Layers in the order that decides which wins. */

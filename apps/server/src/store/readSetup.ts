@@ -71,12 +71,9 @@ class Reader {
     const menus = this.#list('radial-menu', radialMenuSchema, body);
     const macros = this.#list('macro', macroSchema, body);
     const commands = this.#commands();
-    const programs = this.#list('program', programSchema, ({ id, name: own, keysBy, rules }) => ({
-      id,
-      name: own,
-      keysBy,
-      rules,
-      commands: commands.get(String(id)) ?? [],
+    const programs = this.#list('program', programSchema, (row) => ({
+      ...without('position', 'nameKey')(row),
+      commands: commands.get(String(row.id)) ?? [],
     }));
     const setup: Setup = {
       name,
@@ -120,7 +117,11 @@ class Reader {
       if (!parsed.success) this.#setAside('command', row, wrongIn(parsed.error));
       else if (owner !== '' && !programs.has(owner))
         this.#setAside('command', row, refusalWords({ code: 'unknown-program', program: owner }));
-      else lists.set(owner, [...(lists.get(owner) ?? []), parsed.data]);
+      else {
+        const list = lists.get(owner);
+        if (list) list.push(parsed.data);
+        else lists.set(owner, [parsed.data]);
+      }
     }
     return lists;
   }

@@ -75,8 +75,8 @@ function list<Item extends Listed>(
 }
 
 /** A program's row: its commands stand in rows of their own. */
-function programRow({ id, name, keysBy, rules }: Program, position: number): Row {
-  return { id, position, name, nameKey: foldName(name), keysBy, rules };
+function programRow({ id, name, keysBy, colour, icon, rules }: Program, position: number): Row {
+  return { id, position, name, nameKey: foldName(name), keysBy, colour, icon, rules };
 }
 
 /**

@@ -7,7 +7,8 @@ import { useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { Keycap } from '../pieces/Keycap.tsx';
 import { commandWindows, raiseWindow } from './frontWindow.ts';
-import { WINDOW_COMMANDS, WINDOW_SHORTCUTS } from './windows.ts';
+import { WINDOW_SHORTCUTS } from './windowShortcuts.ts';
+import { WINDOW_COMMANDS } from './windows.ts';
 import { WORDS } from './words.ts';
 
 const Item = styled(MenuItem)({ display: 'flex', justifyContent: 'space-between', gap: 32 });

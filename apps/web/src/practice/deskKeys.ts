@@ -1,6 +1,7 @@
 import { formatShortcut, type Platform } from '@nimble-lever/core/keys';
 import { type KeysBy, type Layout, meaningOf } from '@nimble-lever/core/keys/layouts';
-import { type WindowCommand, windowCommandOf } from './windows.ts';
+import { windowCommandOf } from './windowShortcuts.ts';
+import type { WindowCommand } from './windows.ts';
 
 /** A key that is down, with what it types and what is held. */
 export type Pressed = Parameters<typeof meaningOf>[0];

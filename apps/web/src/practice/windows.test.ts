@@ -3,15 +3,8 @@ import { demoSetup } from '@nimble-lever/core/setup';
 import fc from 'fast-check';
 import { DESK_WINDOWS, type DeskState, deskReducer, windowRaised } from './deskSlice.ts';
 import { STAND_INS } from './programs/standIns.ts';
-import {
-  commanded,
-  placeNow,
-  tileOf,
-  visibleWindows,
-  WINDOW_COMMANDS,
-  WINDOW_SHORTCUTS,
-  windowCommandOf,
-} from './windows.ts';
+import { WINDOW_SHORTCUTS, windowCommandOf } from './windowShortcuts.ts';
+import { commanded, placeNow, tileOf, visibleWindows, WINDOW_COMMANDS } from './windows.ts';
 
 const first = deskReducer(undefined, { type: 'first' });
 const after = (...commands: Parameters<typeof commanded>[1][]) => commands.reduce(commanded, first);

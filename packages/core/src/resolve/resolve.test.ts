@@ -1,4 +1,12 @@
-import { demoSetup, OFF, type Profile, type Rule, ruleSchema, type Setup } from '../setup/index.ts';
+import {
+  demoSetup,
+  newProgram,
+  OFF,
+  type Profile,
+  type Rule,
+  ruleSchema,
+  type Setup,
+} from '../setup/index.ts';
 import { profileChain } from './chain.ts';
 import { nextUnder, resolveBehaviour } from './resolveBehaviour.ts';
 import { resolveProfile } from './resolveProfile.ts';
@@ -22,14 +30,7 @@ test.each([
 test('two programs with the same rule: the first in the person’s order decides, the other is named', () => {
   const setup = demoSetup();
   const larkframe = setup.programs[0];
-  setup.programs.push({
-    ...setup.programs[1],
-    id: 'second',
-    name: 'Second',
-    rules: larkframe?.rules ?? [],
-    keysBy: 'character',
-    commands: [],
-  });
+  setup.programs.push(newProgram({ id: 'second', name: 'Second', rules: larkframe?.rules ?? [] }));
   setup.profiles.second = {
     id: 'second',
     name: null,
@@ -100,13 +101,7 @@ const rule = (fields: { executable?: Text; class?: Text; title?: Text; negative?
 /** A set-up whose profiles p0, p1… have these rules; a window of `larkframe` with a title. */
 function decide(rulesOf: readonly (readonly Rule[])[], title: string) {
   const setup = demoSetup();
-  setup.programs = rulesOf.map((rules, i) => ({
-    id: `p${i}`,
-    name: `P${i}`,
-    rules: [...rules],
-    keysBy: 'character',
-    commands: [],
-  }));
+  setup.programs = rulesOf.map((rules, i) => newProgram({ id: `p${i}`, name: `P${i}`, rules: [...rules] }));
   setup.profiles = Object.fromEntries([
     ['everywhere', setup.profiles.everywhere as Profile],
     ...setup.programs.map(({ id }): [string, Profile] => [

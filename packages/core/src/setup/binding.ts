@@ -76,11 +76,13 @@ export const OFF: Behaviour = { kind: 'off', heardBy: [], sends: null };
 
 /** Colours of a face; each is readable on both themes, and none means anything by itself. */
 export const FACE_COLOURS = ['ink', 'blue', 'teal', 'plum', 'amber', 'green'] as const;
+/** A colour of a face. */
+export const colourSchema = z.enum(FACE_COLOURS);
 /** What a control shows. */
 export const faceSchema = z.strictObject({
   label: lineSchema(24).nullable(),
   icon: idSchema.nullable(),
-  colour: z.enum(FACE_COLOURS).nullable(),
+  colour: colourSchema.nullable(),
 });
 /** What a control shows: a short label, an icon, a colour. */
 export type Face = z.infer<typeof faceSchema>;

@@ -97,6 +97,7 @@ export type { ItemKind } from './itemKinds.ts';
 // The parts of a set-up, with their limits.
 export { type Macro, type MacroStep, MOST_STEPS, macroSchema, STEPS_DEEP, type StepBody } from './macro.ts';
 export { menuOwnerChanges } from './menuOwner.ts';
+export { newCommand, newProfile, newProgram } from './newParts.ts';
 export { type BareStep, numberItems, numberSteps } from './numbered.ts';
 // Windows are recognised by patterns, in time that grows with the title and not with the pattern's cunning.
 export { compilePattern, fitsGlob, type Pattern } from './patterns/pattern.ts';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { deviceSchema, idSchema, nameSchema } from '../devices/index.ts';
-import { bindingSchema } from './binding.ts';
+import { bindingSchema, colourSchema, noteSchema } from './binding.ts';
 import { macroSchema } from './macro.ts';
 import { radialMenuSchema } from './radialMenu.ts';
 import { ruleSchema } from './rule.ts';
@@ -52,6 +52,9 @@ export const commandSchema = z.strictObject({
   keysBy: keysBySchema.nullable().default(null),
   /** Its shortcut on keyboards of a layout, by the layout's id, where it is another one there. */
   onLayout: z.record(idSchema, stepsSchema).default({}),
+  /** It cannot be taken back: controls that are hit easily should ask first. */
+  risky: z.boolean().default(false),
+  note: noteSchema.nullable().default(null),
 });
 /** A command of a program. */
 export type Command = z.infer<typeof commandSchema>;
@@ -61,6 +64,9 @@ export const programSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
   keysBy: keysBySchema.default('character'),
+  /** Its own colour and sign, by which it is known in lists; null for none. */
+  colour: colourSchema.nullable().default(null),
+  icon: idSchema.nullable().default(null),
   rules: z.array(ruleSchema).max(LIMITS.rules),
   commands: z.array(commandSchema).max(LIMITS.commands),
 });

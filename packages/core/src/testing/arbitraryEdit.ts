@@ -4,6 +4,7 @@ import {
   changesOf,
   type Edit,
   itemAt,
+  newProgram,
   type Setup,
   type SingleEdit,
   together,
@@ -98,7 +99,7 @@ function arbitraryProgramEdit(setup: Setup): fc.Arbitrary<readonly SingleEdit[]>
       {
         kind: 'add',
         at: itemAt.program(id),
-        item: { id, name, keysBy: 'character', rules: [], commands: [] },
+        item: newProgram({ id, name }),
         after: last,
       },
       {

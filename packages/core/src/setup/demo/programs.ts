@@ -1,3 +1,4 @@
+import { newCommand, newProgram } from '../newParts.ts';
 import { executableRule } from '../rule.ts';
 import type { Command, Family, Program } from '../setup.ts';
 
@@ -6,15 +7,9 @@ type Row = readonly [id: string, name: string, shortcut: string, family: Family,
 
 /** A program's table as commands, each with an id of its own. */
 const commands = (rows: readonly Row[], prefix = ''): Command[] =>
-  rows.map(([id, name, shortcut, family, intent]) => ({
-    id: prefix + id,
-    name,
-    shortcut,
-    family,
-    intent: intent ?? null,
-    keysBy: null,
-    onLayout: {},
-  }));
+  rows.map(([id, name, shortcut, family, intent = null]) =>
+    newCommand({ id: prefix + id, name, shortcut, family, intent, risky: intent === 'delete' }),
+  );
 
 /** A program that is recognised by its executable. */
 const program = (
@@ -22,13 +17,8 @@ const program = (
   name: string,
   rows: readonly Row[],
   keysBy: Program['keysBy'] = 'character',
-): Program => ({
-  id,
-  name,
-  keysBy,
-  rules: [executableRule(id)],
-  commands: commands(rows, `${id}-`),
-});
+): Program =>
+  newProgram({ id, name, keysBy, rules: [executableRule(id)], commands: commands(rows, `${id}-`) });
 
 /** Commands that mean the same in most programs. */
 export const demoCommonCommands = (): Command[] =>

@@ -24,6 +24,8 @@ const dial = demo.devices.find(({ id }) => id === 'bench-dial');
 const [menu] = demo.radialMenus;
 const without = ({ id: _id, ...rest }: { id: string }) => rest;
 const oldMenu = { ...menu, items: menu?.items.map(without) };
+/** What programs have since. */
+const PLAIN = { keysBy: 'character', colour: null, icon: null };
 const inkwell = {
   id: 'inkwell',
   name: 'Inkwell',
@@ -91,7 +93,7 @@ test.each<[string, unknown, unknown, object, object]>([
         {
           kind: 'add',
           at: 'programs/inkwell',
-          item: { ...inkwell, keysBy: 'character', rules: [{ id: 'rule-1', ...inkwell.rules[0] }] },
+          item: { ...inkwell, ...PLAIN, rules: [{ id: 'rule-1', ...inkwell.rules[0] }] },
           after: 'larkframe',
         },
         { kind: 'add', at: 'profiles/inkwell', item: inkwellProfile, after: null },
