@@ -15,6 +15,7 @@ const ALL_OF_CORE = core(
   'review',
   'formats',
   'words',
+  'programs',
 );
 const PAGE = ['react', 'react-dom', 'react-redux', 'react-router', '@mui', '@reduxjs', 'lucide-react', 'zod'];
 
@@ -41,6 +42,11 @@ export const ROOMS = [
     core('words')[0],
     [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve', 'engine', 'memory', 'formats')],
     ['zod'],
+  ],
+  [
+    core('programs')[0],
+    [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve', 'formats', 'words')],
+    ['htmlparser2', 'papaparse', 'zod'],
   ],
   [core('testing')[0], [ROOT_FILES, ...ALL_OF_CORE], ['fast-check']],
   ['packages/session/src', [ROOT_FILES, ...ALL_OF_CORE], []],
@@ -76,7 +82,7 @@ export const ROOMS = [
   [web('practice')[0], [ROOT_FILES, ...ALL_OF_CORE, 'packages/session/src', ...web('pieces', 'app')], PAGE],
   [web('editors')[0], [ROOT_FILES, ...ALL_OF_CORE, ...web('pieces', 'app')], [...PAGE, '@dnd-kit']],
   // A view imports no other view.
-  ...['addDevice', 'board', 'rehearse', 'rig', 'settings'].map((view) => [
+  ...['addDevice', 'board', 'programs', 'rehearse', 'rig', 'settings'].map((view) => [
     `apps/web/src/views/${view}`,
     [ROOT_FILES, ...ALL_OF_CORE, ...web('pieces', 'app', 'practice', 'editors', 'workers')],
     [...PAGE, '@tanstack', 'chart.js'],

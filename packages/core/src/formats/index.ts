@@ -1,3 +1,9 @@
+export {
+  type CommandList,
+  commandListDocumentSchema,
+  readCommandList,
+  writeCommandList,
+} from './commandListDocument.ts';
 export { jsonSchemas } from './jsonSchemas.ts';
 export { type JsonText, readJson } from './jsonText.ts';
 export { readEventLines, writeStrokeLines } from './lines.ts';

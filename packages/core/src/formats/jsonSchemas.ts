@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { engineEventSchema, strokeSchema } from '../engine/index.ts';
+import { commandListDocumentSchema } from './commandListDocument.ts';
 import { setupDocumentSchema } from './setupDocument.ts';
 
 /** The JSON Schema (draft 2020-12) of each format, by the name of its file. */
@@ -10,6 +11,7 @@ export function jsonSchemas(): Readonly<Record<string, object>> {
   });
   return {
     'set-up': schemaOf('Nimble Lever set-up document', setupDocumentSchema),
+    'command-list': schemaOf('Nimble Lever list of commands', commandListDocumentSchema),
     event: schemaOf('One event of a recording', engineEventSchema),
     stroke: schemaOf('One stroke sent out', strokeSchema),
   };

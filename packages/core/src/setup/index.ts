@@ -104,17 +104,20 @@ export { compilePattern, fitsGlob, type Pattern } from './patterns/pattern.ts';
 export type { RegexProblem } from './patterns/regexSyntax.ts';
 export { type Moving, movingEdits, type Placing, placingEdits } from './placing.ts';
 export { MOST_ITEMS, type RadialItem, type RadialMenu, radialMenuSchema } from './radialMenu.ts';
+export { namedByBinding } from './references.ts';
 export type { Refusal } from './refusal.ts';
 export { executableRule, type Rule, ruleSchema } from './rule.ts';
 export {
   BASE_LAYER,
   type Command,
+  commandIds,
   commandOf,
   commandSchema,
   EVERYWHERE,
   FAMILIES,
   type Family,
   keysByOf,
+  keysBySchema,
   type Layer,
   LIMITS,
   layerSchema,

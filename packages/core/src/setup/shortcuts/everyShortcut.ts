@@ -29,7 +29,7 @@ export function everyShortcut(setup: Setup): readonly ShortcutPlace[] {
 }
 
 /** Where a command stands. */
-export function commandAt(program: Program | null, { id }: Pick<Command, 'id'>): Address {
+export function commandAt(program: Pick<Program, 'id'> | null, { id }: Pick<Command, 'id'>): Address {
   return program === null ? `commonCommands/${id}` : `${itemAt.program(program.id)}/commands/${id}`;
 }
 

@@ -1,0 +1,29 @@
+// Lists of commands: read in whatever form they come, taken in line by line, written again.
+export { COLUMN_ROLES, type ColumnRole, type Columns, findColumns } from './list/columns.ts';
+export type { ListForm, ListLine, ListProblem, ListText } from './list/listLine.ts';
+export {
+  commandsOf,
+  type Importing,
+  importEdit,
+  type LineOutcome,
+  type PlannedLine,
+  planImport,
+  planWholeImport,
+} from './list/planImport.ts';
+export type { LineProblem } from './list/readLine.ts';
+export { LIST_LIMIT, readList } from './list/readList.ts';
+export { LIST_FILES, type ListFile, writeList } from './list/writeList.ts';
+// What a program is made of, made and taken away.
+export {
+  addCommand,
+  addProfileOf,
+  addProgram,
+  boundTo,
+  copyProgram,
+  freeProgramName,
+  type Made,
+  removeCommands,
+} from './programEdits.ts';
+export { familyOf, type Proposal, proposeFor } from './propose.ts';
+// Which controls reach which commands.
+export { columnOf, inReach, type Reach, type ReachOf, reachOf } from './reach.ts';

@@ -1,0 +1,164 @@
+import fc from 'fast-check';
+import {
+  acting,
+  applyEdit,
+  checkSetup,
+  demoSetup,
+  type Edit,
+  newCommand,
+  type Setup,
+  slotKey,
+} from '../setup/index.ts';
+import { arbitrarySetup } from '../testing/index.ts';
+import { IDEAS } from './ideas.ts';
+import {
+  addCommand,
+  addProfileOf,
+  addProgram,
+  boundTo,
+  copyProgram,
+  removeCommands,
+} from './programEdits.ts';
+import { familyOf, proposeFor } from './propose.ts';
+import { columnOf, inReach, reachOf } from './reach.ts';
+
+function edited(setup: Setup, edit: Edit): Setup {
+  const done = applyEdit(setup, edit);
+  if (!done.ok) throw new Error(JSON.stringify(done.problem));
+  const back = applyEdit(done.value.setup, done.value.inverse);
+  expect(back.ok && back.value.setup).toEqual(setup);
+  return done.value.setup;
+}
+const bound = (setup: Setup, profile: string, key: string, action: Parameters<typeof acting>[0]) => {
+  const bindings = setup.profiles[profile]?.bindings ?? {};
+  bindings[key] = { behaviour: acting(action, 'tap'), face: null, note: null };
+};
+const key = (control: string, layer = 'base') => slotKey(layer, 'twelve-pad', control, 'press');
+
+test.each([
+  ['Undo', 'undo', 'edit'],
+  ['Undo the last stroke', 'undo', 'edit'],
+  ['Zoom In', 'zoom-in', 'view'],
+  ['Find and replace', 'replace', 'edit'],
+  ['Brush larger', 'bigger-tool', 'tool'],
+  ['Save as…', 'save-as', 'system'],
+  ['Go to start', 'first-moment', 'time'],
+  ['Paste what was copied into every chosen frame', null, null],
+  ['Rückgängig', 'undo', 'edit'],
+  ['Wave the wing', null, null],
+  ['', null, null],
+])('the name “%s” speaks of %s', (name, intent, family) => {
+  expect(proposeFor(name)).toEqual({ intent, family });
+});
+
+test('every idea is found by each of its own words', () => {
+  const wrong = IDEAS.flatMap(({ intent, words }) =>
+    words.filter((word) => proposeFor(word).intent !== intent).map((word) => `${word}: ${intent}`),
+  );
+  expect(wrong).toEqual([]);
+  expect([familyOf('View'), familyOf('File menu'), familyOf('Wings')]).toEqual(['view', 'system', null]);
+});
+
+test('a program that is added has a profile and is found by its executable; a name is given once', () => {
+  const made = addProgram(demoSetup(), { name: 'Kettleby' }, 'kettleby');
+  const setup = edited(demoSetup(), made.edit);
+  expect(setup.programs.at(-1)).toMatchObject({ id: made.id, name: 'Kettleby', commands: [] });
+  expect(setup.profiles[made.id]).toMatchObject({ program: made.id, bindings: {} });
+  const again = edited(setup, addProgram(setup, { name: 'kettleby' }, null).edit);
+  expect(again.programs.at(-1)).toMatchObject({ name: 'kettleby 2', rules: [] });
+  expect(checkSetup(again)).toEqual([]);
+});
+
+test('a copy of a program does the same with commands of its own', () => {
+  fc.assert(
+    fc.property(arbitrarySetup, fc.nat(), (setup, at) => {
+      const program = setup.programs[at % setup.programs.length];
+      const made = program && copyProgram(setup, program.id);
+      if (!made) return;
+      const after = edited(setup, made.edit);
+      const copy = after.programs.find(({ id }) => id === made.id);
+      expect(copy?.commands.map(({ name }) => name)).toEqual(program.commands.map(({ name }) => name));
+      const counts = (id: string) =>
+        Object.values(after.profiles)
+          .filter((profile) => profile.program === id)
+          .map(({ bindings }) => Object.keys(bindings).length)
+          .toSorted();
+      expect(counts(made.id)).toEqual(counts(program.id));
+      expect(checkSetup(after)).toEqual([]);
+    }),
+    { numRuns: 60 },
+  );
+  expect(copyProgram(demoSetup(), 'nowhere')).toBeNull();
+});
+
+test('commands go with what runs them, and come back with it', () => {
+  const setup = demoSetup();
+  const [command] = setup.programs[0]?.commands ?? [];
+  if (!command) throw new Error('There is no command.');
+  expect(boundTo(setup, [command.id])).toBeGreaterThan(0);
+  const after = edited(setup, removeCommands(setup, 'larkframe', [command.id]));
+  expect(boundTo(after, [command.id])).toBe(0);
+  const more = addCommand(after, 'larkframe', newCommand({ ...command, name: 'Wave' }), null);
+  expect(edited(after, more.edit).programs[0]?.commands[0]).toMatchObject({
+    name: 'Wave',
+    id: 'larkframe-wave',
+  });
+  const dialog = addProfileOf(setup, 'larkframe', 'Export');
+  expect(dialog && edited(setup, dialog.edit).profiles['larkframe-export']).toMatchObject({
+    name: 'Export',
+    basedOn: 'larkframe',
+  });
+});
+
+test('what reaches a command: bound, through Everywhere, an intent, a macro, a menu; what hides it does not', () => {
+  const setup = demoSetup();
+  for (const profile of Object.values(setup.profiles)) profile.bindings = {};
+  const how = (id: string) =>
+    (reachOf(structuredClone(setup), 'brindle').get(id) ?? []).map(
+      ({ slot, decidedBy, through }) => `${slot.control} ${decidedBy} ${through?.kind ?? 'as it is'}`,
+    );
+  bound(setup, 'brindle', key('key-1'), { kind: 'command', command: 'brindle-zoom-in' });
+  bound(setup, 'everywhere', key('key-2'), { kind: 'intent', intent: 'zoom-in' });
+  bound(setup, 'everywhere', key('key-3'), { kind: 'command', command: 'undo' });
+  setup.macros = [
+    {
+      id: 'peek',
+      name: 'Peek',
+      run: 'once',
+      times: 1,
+      again: 'ignore',
+      keepsOn: false,
+      steps: [
+        { id: 'a', kind: 'shortcut', shortcut: 'Ctrl+=', note: null },
+        { id: 'b', kind: 'focus', program: 'larkframe', launch: false, note: null },
+        { id: 'c', kind: 'shortcut', shortcut: 'Ctrl+Z', note: null },
+      ],
+    } as unknown as Setup['macros'][number],
+  ];
+  bound(setup, 'brindle', key('key-4'), { kind: 'macro', macro: 'peek' });
+  setup.radialMenus = [
+    {
+      id: 'looks',
+      name: 'Looks',
+      program: 'brindle',
+      items: [
+        { id: 'one', label: 'In', icon: null, action: { kind: 'command', command: 'brindle-zoom-in' } },
+      ],
+    } as unknown as Setup['radialMenus'][number],
+  ];
+  bound(setup, 'brindle', key('key-5'), { kind: 'radial', menu: 'looks' });
+  expect(how('brindle-zoom-in')).toEqual([
+    'key-1 brindle as it is',
+    'key-2 everywhere intent',
+    'key-4 brindle macro',
+    'key-5 brindle menu',
+  ]);
+  // Brindle's own undo is what Everywhere's becomes there.
+  expect(how('brindle-undo').length + how('undo').length).toBe(1);
+  const column = columnOf(setup, 'brindle');
+  expect(
+    inReach(setup, column, setup.programs.find(({ id }) => id === 'brindle')?.commands ?? []),
+  ).toBeGreaterThan(0);
+  bound(setup, 'brindle', key('key-2'), { kind: 'text', text: 'wing' });
+  expect(how('brindle-zoom-in')).not.toContain('key-2 everywhere intent');
+});
