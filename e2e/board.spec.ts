@@ -102,7 +102,10 @@ test('what is typed right after Ctrl+K is not lost, however long the dialog take
   await expect(page.getByRole('option', { name: /^Split here/ })).toContainText('Bench dial, press');
 });
 
-test('what is typed right after Enter on a cell waits for the dock', async ({ app, quietPage: page }) => {
+test('what is pressed right after Enter or R on a cell waits for the dock', async ({
+  app,
+  quietPage: page,
+}) => {
   let hold: () => void = () => undefined;
   const held = new Promise<void>((resolve) => {
     hold = resolve;
@@ -119,6 +122,24 @@ test('what is typed right after Enter on a cell waits for the dock', async ({ ap
   hold();
   await expect(cell(page, 'Key 9', 'Brindle')).toContainText('Canvas upright');
   await expect(cell(page, 'Key 9', 'Brindle')).toBeFocused();
+
+  await saved(page);
+  const again = new Promise<void>((resolve) => {
+    hold = resolve;
+  });
+  await page.unroute(/Dock-/);
+  await page.route(/Dock-/, async (route) => {
+    await again;
+    await route.continue();
+  });
+  await open(page, app.address, 'board');
+  await cell(page, 'Key 9', 'Brindle').click();
+  await page.keyboard.press('r');
+  await page.keyboard.press('Control+Shift+K');
+  hold();
+  await expect(cell(page, 'Key 9', 'Brindle')).toContainText('Ctrl+Shift+K');
+  await page.keyboard.press('Control+Shift+J');
+  await expect(cell(page, 'Key 9', 'Brindle')).toContainText('Ctrl+Shift+J');
 });
 
 test('Find shows what was hidden, forgives a slip, and finds views, layers, triggers and actions', async ({

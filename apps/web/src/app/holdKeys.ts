@@ -1,28 +1,42 @@
 import { flushSync } from 'react-dom';
 
 /**
- * Holds back what is typed until the field it is meant for is there. The answer gives it to the field, as if it were
- * typed now; without a field it is dropped. Shortcuts with Ctrl, Alt or Meta go on as they are.
+ * Holds back what is pressed until what it is meant for is there; the answer ends that and gives the presses.
+ * Shortcuts with Ctrl, Alt or Meta go on as they are unless `all` keys are meant, as by what records them.
  */
-export function holdKeys(): (field: HTMLInputElement | null) => void {
-  const held: string[] = [];
+export function holdKeys(all = false): () => readonly KeyboardEvent[] {
+  const held: KeyboardEvent[] = [];
   const ended = new AbortController();
   const hold = (event: KeyboardEvent) => {
-    if (!event.isTrusted || event.ctrlKey || event.altKey || event.metaKey) return;
+    if (!event.isTrusted || (!all && (event.ctrlKey || event.altKey || event.metaKey))) return;
     event.preventDefault();
     event.stopImmediatePropagation();
-    held.push(event.key);
+    held.push(event);
   };
-  window.addEventListener('keydown', hold, { capture: true, signal: ended.signal });
-  return (field) => {
+  const options = { capture: true, signal: ended.signal };
+  window.addEventListener('keydown', hold, options);
+  // A shortcut is taken when its keys come up.
+  if (all) window.addEventListener('keyup', hold, options);
+  return () => {
     ended.abort();
-    if (!field) return;
-    for (const key of held) {
-      // Drawn after each, so that Enter finds what was typed before it.
-      if (key.length === 1) flushSync(() => setValue(field, field.value + key));
-      else flushSync(() => field.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true })));
-    }
+    return held;
   };
+}
+
+/** Gives a field what was pressed, as if it were typed now. */
+export function typeInto(field: HTMLInputElement, held: readonly KeyboardEvent[]): void {
+  for (const event of held) {
+    // Drawn after each, so that Enter finds what was typed before it.
+    if (event.key.length === 1) flushSync(() => setValue(field, field.value + event.key));
+    else pressAgain(field, [event]);
+  }
+}
+
+/** Does to an element what was pressed. */
+export function pressAgain(element: Element, held: readonly KeyboardEvent[]): void {
+  for (const { type, key, code, repeat } of held) {
+    flushSync(() => element.dispatchEvent(new KeyboardEvent(type, { key, code, repeat, bubbles: true })));
+  }
 }
 
 /** As typing does it: React takes no note of a value that is set on the element itself. */

@@ -4,7 +4,7 @@ import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react'
 import { flushSync } from 'react-dom';
 import { useLocation, useNavigate } from 'react-router';
 import { readAskedUse } from '../../app/askedUse.ts';
-import { holdKeys } from '../../app/holdKeys.ts';
+import { holdKeys, pressAgain, typeInto } from '../../app/holdKeys.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { useFlash } from '../../app/useFlash.ts';
@@ -42,6 +42,7 @@ export function BoardPage() {
   const model = useAppSelector(selectBoard);
   const cell = useAppSelector(selectCell);
   const view = useAppSelector((state) => selectBoardState(state).view);
+  const recording = useAppSelector((state) => selectBoardState(state).recording);
   const front = useAppSelector((state) => state.engine.engine.profile);
   const { lit: flashing, light, fade } = useFlash();
   const page = useRef<HTMLDivElement>(null);
@@ -56,14 +57,22 @@ export function BoardPage() {
     flushSync(() => setDock(() => loaded));
   }, []);
   useEffect(() => {
-    // A file that does not come is told by the view's own words for it.
-    if (docked && !Dock)
-      void takeDock().catch((error: unknown) => {
+    if (!docked || Dock) return;
+    // What records takes the focus when it comes, and what was pressed before.
+    const heldKeys = recording ? holdKeys(true) : null;
+    void takeDock()
+      .then(() => {
+        const held = heldKeys?.() ?? [];
+        if (document.activeElement?.matches('[role=textbox]')) pressAgain(document.activeElement, held);
+      })
+      .catch((error: unknown) => {
+        heldKeys?.();
+        // A file that does not come is told by the view's own words for it.
         setDock(() => {
           throw error;
         });
       });
-  }, [docked, Dock, takeDock]);
+  }, [docked, Dock, takeDock, recording]);
   const [scrolled, setScrolled] = useState(false);
   const choose = useCallback(() => {
     // The dock may have to come first; drawn at once, it has the keys before the next one is pressed.
@@ -76,10 +85,13 @@ export function BoardPage() {
     enter();
     if (chooser.current) return;
     // Its file is still on the way: what is typed meanwhile waits for it.
-    const giveKeys = holdKeys();
+    const heldKeys = holdKeys();
     void takeDock()
       .then(enter)
-      .finally(() => giveKeys(chooser.current));
+      .finally(() => {
+        const held = heldKeys();
+        if (chooser.current) typeInto(chooser.current, held);
+      });
   }, [dispatch, takeDock]);
   const openHelp = useCallback(() => setHelping(true), []);
 
