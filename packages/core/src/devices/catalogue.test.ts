@@ -73,17 +73,21 @@ const left = controlOf({
 
 test.each([
   [wheel, {}, wheel],
-  [wheel, { wheel: { lines: 3, free: false, reversed: true } }, { native: { clockwise: { ticks: -3 } } }],
   [
     wheel,
-    { wheel: { lines: 1, free: true, reversed: false } },
+    { wheel: { lines: 3, free: false, reversed: true, coastMs: 0, smooth: false } },
+    { native: { clockwise: { ticks: -3 } } },
+  ],
+  [
+    wheel,
+    { wheel: { lines: 1, free: true, reversed: false, coastMs: 0, smooth: false } },
     { rotor: { kind: 'continuous', stepDegrees: 15 } },
   ],
   [wheel, { swapped: true }, { native: { press: { button: 1 } } }],
   [left, { swapped: true }, { native: { press: { button: 2 } } }],
   [
     left,
-    { wheel: { lines: 9, free: true, reversed: true } },
+    { wheel: { lines: 9, free: true, reversed: true, coastMs: 0, smooth: false } },
     { rotor: null, native: { press: { button: 0 } } },
   ],
 ])('tuning case %#', (control, settings, expected) => {
