@@ -13,6 +13,8 @@ export {
 export type { LineProblem } from './list/readLine.ts';
 export { LIST_LIMIT, readList } from './list/readList.ts';
 export { LIST_FILES, type ListFile, writeList } from './list/writeList.ts';
+// Where a command could go.
+export { type Place, type PlaceReason, placeEdit, proposePlaces } from './places.ts';
 // What a program is made of, made and taken away.
 export {
   addCommand,

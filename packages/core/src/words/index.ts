@@ -31,5 +31,6 @@ export {
 export { tidy } from './numbers.ts';
 export { refusalWords, regexProblemWords, shortcutProblemWords } from './refusals.ts';
 export { cameUpOf, type Sent, sentOf, wheelText } from './sent.ts';
-export { ruleWords } from './why.ts';
+export { decisionWords, ruleWords } from './why.ts';
 export { whyThisOne } from './whyThisOne.ts';
+export { candidateWords, neverWords, WINDOW_WORDS } from './windowWords.ts';

@@ -1,6 +1,6 @@
 import { closestPhrase } from '../devices/index.ts';
 import { type Ended, type Explanation, MOST_DUE, type Outcome } from '../engine/index.ts';
-import type { Resolution } from '../resolve/index.ts';
+import type { ProfileDecision, Resolution } from '../resolve/index.ts';
 import type { Rule, Setup } from '../setup/index.ts';
 import { describeAction } from './actions.ts';
 import { changeWords } from './changes.ts';
@@ -48,9 +48,10 @@ function reasonOf(setup: Setup, { outcome, event, changes }: Explanation): strin
       return `${decidedWords(setup, resolution)}${amount}`;
     }
     case 'profile-decided':
-      return [decisionWords(setup, outcome), ...outcome.ended.map((ended) => endedWords(setup, ended))].join(
-        ' ',
-      );
+      return [
+        decisionWords(setup, outcome.decision),
+        ...outcome.ended.map((ended) => endedWords(setup, ended)),
+      ].join(' ');
     case 'guarded':
       return guardedWords(setup, outcome);
     case 'spring':
@@ -180,8 +181,7 @@ export function layerWords(setup: Setup, id: string): string {
 }
 
 /** Which rule decided the profile, or why none did. */
-function decisionWords(setup: Setup, outcome: Extract<Outcome, { kind: 'profile-decided' }>): string {
-  const { decision } = outcome;
+export function decisionWords(setup: Setup, decision: ProfileDecision): string {
   const name = profileName(setup, decision.profile);
   const rule = decision.candidates.find(({ verdict }) => verdict === 'decides')?.rule;
   switch (decision.because) {
