@@ -13,6 +13,13 @@ export {
 export type { LineProblem } from './list/readLine.ts';
 export { LIST_LIMIT, readList } from './list/readList.ts';
 export { LIST_FILES, type ListFile, writeList } from './list/writeList.ts';
+export {
+  COMMAND_FIELD_WORDS,
+  cellProblemWords,
+  FORM_WORDS,
+  lineProblemWords,
+  listProblemWords,
+} from './listWords.ts';
 // Where a command could go.
 export { type Place, type PlaceReason, placeEdit, proposePlaces } from './places.ts';
 // What a program is made of, made and taken away.
@@ -29,3 +36,16 @@ export {
 export { familyOf, type Proposal, proposeFor } from './propose.ts';
 // Which controls reach which commands.
 export { columnOf, inReach, type Reach, type ReachOf, reachOf } from './reach.ts';
+// A program's commands as a sheet of cells.
+export {
+  type CellProblem,
+  cellText,
+  doubledIn,
+  fillDown,
+  type LeftCell,
+  type PastePlan,
+  planPaste,
+  readCell,
+  SHEET_COLUMNS,
+  type SheetColumn,
+} from './sheet.ts';

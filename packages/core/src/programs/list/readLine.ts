@@ -28,6 +28,11 @@ export type LineCommand = Pick<Command, 'name' | 'shortcut'> & Partial<Omit<Comm
 /** What a list may say for yes. */
 const YES = /^(?:yes|y|true|1|x|ja|oui|sí|✓|✔)$/i;
 
+/** Whether a cell says yes. */
+export function isYes(text: string): boolean {
+  return YES.test(text.trim());
+}
+
 /** Reads a line by what its columns hold. */
 export function readLine(
   line: ListLine,
@@ -66,7 +71,7 @@ export function readLine(
     shortcut: formatSteps(parsed.value),
     ...(family && { family }),
     ...(intent && { intent: freeId(intent, new Set(), 'intent') }),
-    ...(roles.includes('risky') && { risky: YES.test(cell('risky')) }),
+    ...(roles.includes('risky') && { risky: isYes(cell('risky')) }),
     ...(note.success && { note: note.data }),
   });
 }
