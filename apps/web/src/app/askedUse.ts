@@ -6,6 +6,9 @@ const askedUseSchema = z.object({
   device: idSchema,
   control: idSchema,
   trigger: triggerSchema,
+  /** The column and the layer; without them, those that are shown and in front. */
+  profile: idSchema.optional(),
+  layer: idSchema.optional(),
   assigning: z.boolean(),
 });
 export type AskedUse = z.infer<typeof askedUseSchema>;

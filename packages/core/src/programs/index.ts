@@ -27,15 +27,15 @@ export {
   addCommand,
   addProfileOf,
   addProgram,
-  boundTo,
   copyProgram,
   freeProgramName,
   type Made,
-  removeCommands,
 } from './programEdits.ts';
 export { familyOf, type Proposal, proposeFor } from './propose.ts';
 // Which controls reach which commands.
 export { columnOf, inReach, type Reach, type ReachOf, reachOf } from './reach.ts';
+// What goes with a program or a command.
+export { type Removal, removeCommands, removeProgram } from './removeWith.ts';
 // A program's commands as a sheet of cells.
 export {
   type CellProblem,

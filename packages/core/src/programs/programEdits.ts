@@ -9,7 +9,6 @@ import {
   type Edit,
   executableRule,
   itemAt,
-  namedByBinding,
   newProfile,
   newProgram,
   type Program,
@@ -106,37 +105,6 @@ export function addProfileOf(setup: Setup, program: string, name: string): Made 
   const basedOn = profileOf(setup, program)?.id ?? null;
   const item = newProfile({ id, name, program, basedOn });
   return { id, edit: { kind: 'add', at: itemAt.profile(id), item, after: null } };
-}
-
-/**
- * Removes commands with all bindings that run them. A radial menu's item keeps its command: where one has it, the edit is
- * refused when it is made, and says so.
- */
-export function removeCommands(setup: Setup, program: string | null, ids: readonly string[]): Edit {
-  const owner = program === null ? null : { id: program };
-  const going = new Set(ids);
-  const bound = Object.values(setup.profiles).flatMap(({ id, bindings }) =>
-    Object.entries(bindings).flatMap(([key, binding]) => {
-      const slot = slotOf(id, key);
-      const runs = namedByBinding(binding).some((named) => named.kind === 'command' && going.has(named.id));
-      return slot && runs ? bindingChanges(slot, binding, null) : [];
-    }),
-  );
-  return together([
-    ...bound,
-    ...ids.map((id): SingleEdit => ({ kind: 'remove', at: commandAt(owner, { id }) })),
-  ]);
-}
-
-/** How many bindings go with some commands. */
-export function boundTo(setup: Setup, ids: readonly string[]): number {
-  const going = new Set(ids);
-  const runs = (binding: Parameters<typeof namedByBinding>[0]) =>
-    namedByBinding(binding).some((named) => named.kind === 'command' && going.has(named.id));
-  return Object.values(setup.profiles).reduce(
-    (sum, { bindings }) => sum + Object.values(bindings).filter(runs).length,
-    0,
-  );
 }
 
 /** A command more, after another of the list; null puts it first. */

@@ -11,16 +11,10 @@ import {
 } from '../setup/index.ts';
 import { arbitrarySetup } from '../testing/index.ts';
 import { IDEAS } from './ideas.ts';
-import {
-  addCommand,
-  addProfileOf,
-  addProgram,
-  boundTo,
-  copyProgram,
-  removeCommands,
-} from './programEdits.ts';
+import { addCommand, addProfileOf, addProgram, copyProgram } from './programEdits.ts';
 import { familyOf, proposeFor } from './propose.ts';
 import { columnOf, inReach, reachOf } from './reach.ts';
+import { removeCommands, removeProgram } from './removeWith.ts';
 
 function edited(setup: Setup, edit: Edit): Setup {
   const done = applyEdit(setup, edit);
@@ -95,9 +89,11 @@ test('commands go with what runs them, and come back with it', () => {
   const setup = demoSetup();
   const [command] = setup.programs[0]?.commands ?? [];
   if (!command) throw new Error('There is no command.');
-  expect(boundTo(setup, [command.id])).toBeGreaterThan(0);
-  const after = edited(setup, removeCommands(setup, 'larkframe', [command.id]));
-  expect(boundTo(after, [command.id])).toBe(0);
+  const removal = removeCommands(setup, 'larkframe', [command.id, 'nothing-of-it']);
+  expect(removal).toMatchObject({ commands: 1, profiles: 0 });
+  expect(removal.bindings).toBeGreaterThan(0);
+  const after = edited(setup, removal.edit);
+  expect(removeCommands(after, 'larkframe', [command.id]).commands).toBe(0);
   const more = addCommand(after, 'larkframe', newCommand({ ...command, name: 'Wave' }), null);
   expect(edited(after, more.edit).programs[0]?.commands[0]).toMatchObject({
     name: 'Wave',
@@ -161,4 +157,51 @@ test('what reaches a command: bound, through Everywhere, an intent, a macro, a m
   ).toBeGreaterThan(0);
   bound(setup, 'brindle', key('key-2'), { kind: 'text', text: 'wing' });
   expect(how('brindle-zoom-in')).not.toContain('key-2 everywhere intent');
+});
+
+test('a program goes with all that makes no sense without it, and comes back with all of it', () => {
+  const check = (setup: Setup) => {
+    for (const { id } of setup.programs) {
+      const removal = removeProgram(setup, id);
+      const after = edited(setup, removal.edit);
+      expect(checkSetup(after)).toEqual([]);
+      expect(JSON.stringify(after)).not.toContain(`"program":"${id}"`);
+      const left = (of: Setup) =>
+        Object.values(of.profiles).reduce((sum, { bindings }) => sum + Object.keys(bindings).length, 0);
+      expect(left(setup) - left(after)).toBe(removal.bindings);
+      expect(setup.macros.length - after.macros.length).toBe(removal.macros.length);
+      expect(setup.radialMenus.length - after.radialMenus.length).toBe(removal.menus.length);
+    }
+  };
+  check(demoSetup());
+  fc.assert(fc.property(arbitrarySetup, check), { numRuns: 60 });
+});
+
+test('what hangs on a program by several ways', () => {
+  const setup = demoSetup();
+  setup.macros.push(
+    {
+      ...{ id: 'to-brindle', name: 'To Brindle', run: 'times', times: 1, again: 'ignore', goesOn: false },
+      steps: [{ id: 'step-1', kind: 'focus', program: 'brindle' }],
+    },
+    {
+      ...{ id: 'outer', name: 'Outer', run: 'times', times: 1, again: 'ignore', goesOn: false },
+      steps: [{ id: 'step-1', kind: 'macro', macro: 'to-brindle' }],
+    },
+  );
+  bound(setup, 'hushbox', key('key-9'), { kind: 'macro', macro: 'outer' });
+  bound(setup, 'tallow', key('key-9'), { kind: 'profile', change: 'next', profiles: ['brindle', 'tallow'] });
+  bound(setup, 'tallow', key('key-10'), { kind: 'profile', change: 'pin', profiles: ['brindle'] });
+  const { fernway } = setup.profiles;
+  if (fernway) fernway.basedOn = 'brindle';
+  const removal = removeProgram(setup, 'brindle');
+  expect(removal.macros).toEqual(expect.arrayContaining(['To Brindle', 'Outer']));
+  const after = edited(setup, removal.edit);
+  expect(checkSetup(after)).toEqual([]);
+  expect(after.profiles.fernway?.basedOn).toBeNull();
+  expect(after.profiles.hushbox?.bindings[key('key-9')]).toBeUndefined();
+  expect(after.profiles.tallow?.bindings[key('key-10')]).toBeUndefined();
+  expect(after.profiles.tallow?.bindings[key('key-9')]?.behaviour).toMatchObject({
+    action: { profiles: ['tallow'] },
+  });
 });

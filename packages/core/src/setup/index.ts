@@ -104,7 +104,7 @@ export { compilePattern, fitsGlob, type Pattern } from './patterns/pattern.ts';
 export type { RegexProblem } from './patterns/regexSyntax.ts';
 export { type Moving, movingEdits, type Placing, placingEdits } from './placing.ts';
 export { MOST_ITEMS, type RadialItem, type RadialMenu, radialMenuSchema } from './radialMenu.ts';
-export { namedByBinding } from './references.ts';
+export { namedByAction, namedByBinding, namedByStep, type Reference } from './references.ts';
 export type { Refusal } from './refusal.ts';
 export { executableRule, type Rule, ruleSchema } from './rule.ts';
 export {

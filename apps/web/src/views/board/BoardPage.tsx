@@ -141,12 +141,15 @@ export function BoardPage() {
   // biome-ignore lint/correctness/useExhaustiveDependencies: once for each time it is asked.
   useEffect(() => {
     const asked = readAskedUse(led);
-    const profile = model.columns.find((column) => column.profile.id === front) ?? model.columns[0];
-    if (!asked || !profile) return;
-    const { assigning, ...at } = asked;
+    if (!asked) return;
+    const { assigning, profile, layer = model.layer, ...at } = asked;
+    const columns = model.columns.map((column) => column.profile.id);
+    const column = profile ?? (columns.includes(front) ? front : columns[0]);
+    if (column === undefined) return;
     dispatch(searched(''));
-    dispatch(viewChanged({ onlySet: false }));
-    dispatch(cellSelected({ profile: profile.profile.id, layer: model.layer, ...at }));
+    // What is asked for is shown, also where its column was put away.
+    dispatch(viewChanged({ onlySet: false, hidden: view.hidden.filter((id) => id !== column) }));
+    dispatch(cellSelected({ profile: column, layer, ...at }));
     // Done: loaded anew, the page does not go there again.
     void navigate('.', { replace: true, state: null });
     if (assigning) setTimeout(choose);

@@ -13,7 +13,7 @@ import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { useDraft } from '../../app/useDraft.ts';
 import { Card } from './Card.tsx';
-import { saveFile } from './saveFile.ts';
+import { saveFile } from '../../app/saveFile.ts';
 import { WORDS } from './words.ts';
 
 const List = styled('ul')(({ theme: { vars } }) => ({
@@ -88,7 +88,7 @@ function Aside({ entries }: { readonly entries: readonly AsideEntry[] }) {
                 <Button aria-label={WORDS.tryAgainOf(what)} onClick={() => dispatch(retryAside(entry.id))}>
                   {WORDS.tryAgain}
                 </Button>
-                <Button aria-label={WORDS.asFileOf(what)} onClick={() => saveFile(`${entry.id}.json`, each)}>
+                <Button aria-label={WORDS.asFileOf(what)} onClick={() => saveFile(`${entry.id}.json`, JSON.stringify(each, null, 2))}>
                   {WORDS.asFile}
                 </Button>
                 <Button aria-label={WORDS.dropOf(what)} onClick={() => dispatch(dropAside(entry.id))}>
@@ -127,7 +127,7 @@ function Unreadable({ parts }: { readonly parts: readonly UnreadablePart[] }) {
             <span className="acts">
               <Button
                 aria-label={WORDS.asFileOf(nameOf(part))}
-                onClick={() => saveFile(`${part.id}.json`, part.stored)}
+                onClick={() => saveFile(`${part.id}.json`, JSON.stringify(part.stored, null, 2))}
               >
                 {WORDS.asFile}
               </Button>

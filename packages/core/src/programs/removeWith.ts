@@ -1,0 +1,176 @@
+import {
+  type Binding,
+  bindingChanges,
+  commandAt,
+  commandIds,
+  type Edit,
+  itemAt,
+  keyOf,
+  namedByAction,
+  namedByBinding,
+  namedByStep,
+  type Reference,
+  type Setup,
+  type SingleEdit,
+  type Slot,
+  slotOf,
+  together,
+} from '../setup/index.ts';
+
+/** What goes when something is removed with all that hangs on it, and the edit that does it. */
+export interface Removal {
+  readonly edit: Edit;
+  /** How many of each go. */
+  readonly commands: number;
+  readonly profiles: number;
+  /** Of profiles that go, and of those that stay. */
+  readonly bindings: number;
+  /** By name: they make no sense without it. */
+  readonly macros: readonly string[];
+  readonly menus: readonly string[];
+}
+
+/** What hangs on something: by kind and id, as `kind/id`. */
+type Going = Set<string>;
+const keyOfThing = ({ kind, id }: Reference) => `${kind}/${id}`;
+
+/**
+ * Removes a program with its commands and profiles and all that makes no sense without them: what runs one of its commands,
+ * macros that go to it, menus of it. Profiles that are based on one of its own stay, based on nothing.
+ */
+export function removeProgram(setup: Setup, id: string): Removal {
+  const program = setup.programs.find((each) => each.id === id);
+  const commands = (program?.commands ?? []).map(
+    (command): Reference => ({ kind: 'command', id: command.id }),
+  );
+  const profiles = Object.values(setup.profiles)
+    .filter((profile) => profile.program === id)
+    .map((profile): Reference => ({ kind: 'profile', id: profile.id }));
+  const menus = setup.radialMenus
+    .filter((menu) => menu.program === id)
+    .map((menu): Reference => ({ kind: 'radial-menu', id: menu.id }));
+  const things = [{ kind: 'program', id } as const, ...commands, ...profiles, ...menus];
+  return removalOf(setup, things, program ? [{ kind: 'remove', at: itemAt.program(id) }] : []);
+}
+
+/** Removes commands of a program, or common ones, with all that runs them. */
+export function removeCommands(setup: Setup, program: string | null, ids: readonly string[]): Removal {
+  const owner = program === null ? null : { id: program };
+  const known = new Set(commandIds(setup));
+  const there = ids.filter((id) => known.has(id));
+  const removed = there.map((id): SingleEdit => ({ kind: 'remove', at: commandAt(owner, { id }) }));
+  return removalOf(
+    setup,
+    there.map((id) => ({ kind: 'command', id })),
+    removed,
+  );
+}
+
+function removalOf(setup: Setup, things: readonly Reference[], last: readonly SingleEdit[]): Removal {
+  const going: Going = new Set(things.map(keyOfThing));
+  const names = (list: readonly Reference[]) => list.some((each) => going.has(keyOfThing(each)));
+  const isGoing = (kind: Reference['kind'], id: string) => going.has(keyOfThing({ kind, id }));
+  // Macros run one another and menus open one another: until nothing more goes.
+  for (let before = -1; before !== going.size; ) {
+    before = going.size;
+    for (const { id, steps } of setup.macros)
+      if (steps.some((step) => names(namedByStep(step)))) going.add(keyOfThing({ kind: 'macro', id }));
+    for (const { id, items } of setup.radialMenus)
+      if (items.every(({ action }) => names(namedByAction(action))))
+        going.add(keyOfThing({ kind: 'radial-menu', id }));
+  }
+  const macros = setup.macros.filter(({ id }) => isGoing('macro', id));
+  const menus = setup.radialMenus.filter(({ id }) => isGoing('radial-menu', id));
+  const profiles = Object.values(setup.profiles);
+  const bound = profiles.flatMap(({ id, bindings }) =>
+    Object.entries(bindings).flatMap(([key, binding]): [Slot, Binding][] => {
+      const slot = slotOf(id, key);
+      return slot ? [[slot, binding]] : [];
+    }),
+  );
+  const touched = bound.filter(([, binding]) => names(namedByBinding(binding)));
+  const items = setup.radialMenus.flatMap((menu) =>
+    isGoing('radial-menu', menu.id)
+      ? []
+      : menu.items
+          .filter(({ action }) => names(namedByAction(action)))
+          .map(
+            (item): SingleEdit => ({ kind: 'remove', at: `${itemAt.radialMenu(menu.id)}/items/${item.id}` }),
+          ),
+  );
+  const based = profiles.filter(
+    ({ id, basedOn }) => basedOn !== null && isGoing('profile', basedOn) && !isGoing('profile', id),
+  );
+  const edits: SingleEdit[] = [
+    ...touched.flatMap(([slot, binding]) => bindingChanges(slot, binding, without(binding, names))),
+    ...items,
+    // What runs or opens another goes first.
+    ...inOrder(macros, ({ steps }) => steps.flatMap(namedByStep)).map(
+      ({ id }): SingleEdit => ({ kind: 'remove', at: itemAt.macro(id) }),
+    ),
+    ...inOrder(menus, (menu) => menu.items.flatMap(({ action }) => namedByAction(action))).map(
+      ({ id }): SingleEdit => ({ kind: 'remove', at: itemAt.radialMenu(id) }),
+    ),
+    ...based.map(
+      ({ id }): SingleEdit => ({ kind: 'set', at: itemAt.profile(id), fields: { basedOn: null } }),
+    ),
+    ...last,
+  ];
+  const lost = new Set(
+    [
+      ...bound.filter(([slot]) => isGoing('profile', slot.profile)),
+      ...touched.filter(([, binding]) => without(binding, names) === null),
+    ].map(([slot]) => `${slot.profile} ${keyOf(slot)}`),
+  );
+  return {
+    edit: together(edits),
+    commands: things.filter(({ kind }) => kind === 'command').length,
+    profiles: things.filter(({ kind }) => kind === 'profile').length,
+    bindings: lost.size,
+    macros: macros.map(({ name }) => name),
+    menus: menus.map(({ name }) => name),
+  };
+}
+
+/** A binding without what goes: off stays off, a choice of profiles keeps those that stay; others are nothing. */
+function without(binding: Binding, names: (list: readonly Reference[]) => boolean): Binding | null {
+  const { behaviour } = binding;
+  switch (behaviour.kind) {
+    case 'native':
+      return binding;
+    case 'off': {
+      const heardBy = behaviour.heardBy.filter((id) => !names([{ kind: 'program', id }]));
+      const sends = behaviour.sends && names(namedByAction(behaviour.sends)) ? null : behaviour.sends;
+      return { ...binding, behaviour: { ...behaviour, heardBy, sends } };
+    }
+    case 'action': {
+      const { action, target } = behaviour;
+      if (target && names([{ kind: 'program', id: target.program }])) return null;
+      if (action.kind !== 'profile') return names(namedByAction(action)) ? null : binding;
+      const profiles = action.profiles.filter((id) => !names([{ kind: 'profile', id }]));
+      if (profiles.length === 0) return null;
+      return { ...binding, behaviour: { ...behaviour, action: { ...action, profiles } } };
+    }
+  }
+}
+
+/** Things in such an order that what names another stands before it. */
+function inOrder<Thing extends { readonly id: string }>(
+  things: readonly Thing[],
+  namedBy: (thing: Thing) => readonly Reference[],
+): readonly Thing[] {
+  const left = new Set(things);
+  const ordered: Thing[] = [];
+  while (left.size > 0) {
+    const others = (thing: Thing) => [...left].filter((each) => each !== thing);
+    const free = [...left].filter(
+      (thing) => !others(thing).some((other) => namedBy(other).some(({ id }) => id === thing.id)),
+    );
+    // Where two open each other there is no such order; the edit is refused then, and says so.
+    for (const thing of free.length > 0 ? free : [...left]) {
+      left.delete(thing);
+      ordered.push(thing);
+    }
+  }
+  return ordered;
+}
