@@ -12,7 +12,9 @@ import { WORDS } from './app/shell/words.ts';
 import type { AppStore } from './app/store.ts';
 import { theme } from './app/theme/theme.ts';
 import { BoardPage } from './views/board/BoardPage.tsx';
-import { boardFinder } from './views/board/boardFinder.ts';
+
+/** What Find finds, by the view that has it. */
+const readFinder = async () => (await import('./views/board/boardFinder.ts')).boardFinder;
 
 const RehearsePage = lazy(async () => ({
   default: (await import('./views/rehearse/RehearsePage.tsx')).RehearsePage,
@@ -26,6 +28,10 @@ const AddDevicePage = lazy(async () => ({
 }));
 
 const RigPage = lazy(async () => ({ default: (await import('./views/rig/RigPage.tsx')).RigPage }));
+
+const ProgramsPage = lazy(async () => ({
+  default: (await import('./views/programs/ProgramsPage.tsx')).ProgramsPage,
+}));
 
 /** The whole page. */
 export function App({ store }: { readonly store: AppStore }) {
@@ -59,10 +65,11 @@ function Views() {
   );
   return (
     <Routes>
-      <Route element={<Shell find={boardFinder} />}>
+      <Route element={<Shell find={readFinder} />}>
         <Route index element={<Navigate to="/board" replace />} />
         <Route path="board" element={<BoardPage />} />
         <Route path="rig" element={<RigPage />} />
+        <Route path="programs" element={<ProgramsPage />} />
         <Route path="rehearse" element={<RehearsePage />} />
         <Route path="settings" element={<SettingsPage />} />
         <Route path="add-device" element={<AddDevicePage />} />

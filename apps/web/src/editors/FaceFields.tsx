@@ -1,28 +1,14 @@
 import OutlinedInput from '@mui/material/OutlinedInput';
 import { styled } from '@mui/material/styles';
-import { FACE_COLOURS, type Face } from '@nimble-lever/core/setup';
+import type { Face } from '@nimble-lever/core/setup';
 import { useDraft } from '../app/useDraft.ts';
 import { FaceKey } from '../pieces/FaceKey.tsx';
+import { ColourField } from './ColourField.tsx';
 import { IconField } from './IconField.tsx';
 import { WORDS } from './words.ts';
 
 const Row = styled('div')({ display: 'flex', gap: 12, alignItems: 'flex-start' });
 const Fields = styled('div')({ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column', gap: 8 });
-const Swatch = styled('button')<{ ownerState: { colour: (typeof FACE_COLOURS)[number] } }>(
-  ({ theme: { vars }, ownerState: { colour } }) => ({
-    width: 24,
-    height: 24,
-    padding: 0,
-    border: `1px solid ${vars?.palette.text.secondary}`,
-    borderRadius: 6,
-    cursor: 'pointer',
-    backgroundColor: vars?.palette.tokens.face[colour],
-    '&[aria-pressed=true]': {
-      boxShadow: `0 0 0 2px ${vars?.palette.tokens.sheet}, 0 0 0 4px ${vars?.palette.text.primary}`,
-    },
-    '&:disabled': { opacity: 0.4, cursor: 'default' },
-  }),
-);
 
 /** What a control shows by itself: the name of what it does. */
 const NO_FACE: Face = { label: null, icon: null, colour: null };
@@ -53,21 +39,11 @@ export function FaceFields({ face: own, name, disabled, onChange }: Props) {
           disabled={disabled}
           inputProps={{ 'aria-label': WORDS.label, maxLength: 24 }}
         />
-        <Row role="group" aria-label={WORDS.colour} style={{ gap: 5, flexWrap: 'wrap' }}>
-          {FACE_COLOURS.map((colour) => (
-            <Swatch
-              key={colour}
-              type="button"
-              ownerState={{ colour }}
-              aria-label={`${WORDS.colour}: ${colour}`}
-              title={colour}
-              aria-pressed={face.colour === colour}
-              disabled={disabled}
-              // The same colour again takes it off.
-              onClick={() => onChange({ ...face, colour: face.colour === colour ? null : colour })}
-            />
-          ))}
-        </Row>
+        <ColourField
+          colour={face.colour}
+          disabled={disabled}
+          onChange={(colour) => onChange({ ...face, colour })}
+        />
         <IconField icon={face.icon} disabled={disabled} onChange={(icon) => onChange({ ...face, icon })} />
       </Fields>
     </Row>

@@ -1,17 +1,9 @@
 import Button from '@mui/material/Button';
 import { styled } from '@mui/material/styles';
-import {
-  EMPTY_RECORDING,
-  formatShortcut,
-  type Recording,
-  type RecordingRules,
-  recordKey,
-} from '@nimble-lever/core/keys';
-import { type KeysBy, meaningOf } from '@nimble-lever/core/keys/layouts';
-import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
-import { selectLayout } from '../app/keyboard/keyboardSlice.ts';
-import { useAppSelector } from '../app/store.ts';
+import type { KeysBy } from '@nimble-lever/core/keys/layouts';
+import { useEffect, useRef, useState } from 'react';
 import { Keycap } from '../pieces/Keycap.tsx';
+import { useRecorder } from './useRecorder.ts';
 import { WORDS } from './words.ts';
 
 const Row = styled('div')({
@@ -58,13 +50,6 @@ interface Props {
  * further step where that was asked for. Escape and the button leave; Tab moves on.
  */
 export function LiveRecorder({ onTaken, keysBy, onCompose, onLeave }: Props) {
-  const layout = useAppSelector(selectLayout);
-  const platform = useAppSelector((state) => state.keyboard.platform);
-  const rules: RecordingRules = {
-    meaningOf: (pressed) => meaningOf(pressed, layout, keysBy),
-    phantomCtrl: platform === 'windows',
-  };
-  const [recording, setRecording] = useState<Recording>(EMPTY_RECORDING);
   const [taken, setTaken] = useState<readonly string[]>([]);
   const [further, setFurther] = useState(false);
   const [command, setCommand] = useState<string | null>(null);
@@ -72,37 +57,26 @@ export function LiveRecorder({ onTaken, keysBy, onCompose, onLeave }: Props) {
   // Keys are heard only where the focus is, so that nothing is recorded that the person did not mean.
   useEffect(() => box.current?.focus(), []);
 
-  const hear = (event: KeyboardEvent, down: boolean) => {
-    // Tab leaves, as from any field: a person without a mouse must get out (WCAG 2.2, 2.1.2).
-    if (event.key === 'Tab') return;
-    event.preventDefault();
-    event.stopPropagation();
-    if (event.key === 'Escape') {
-      if (down) onLeave();
-      return;
-    }
-    // A key that is held repeats by itself; that is no second press.
-    if (event.repeat) return;
-    const next = recordKey(recording, { down, code: event.code, value: event.key }, rules);
-    setRecording(next);
-    if (!next.taken) return;
-    const steps = [...(further ? taken : []), formatShortcut(next.taken)];
-    setTaken(steps);
-    setFurther(false);
-    setCommand(onTaken(steps.join(', ')));
-  };
-  const { seen, unknown, down } = recording;
-  const busy = down.length > 0;
+  const { seen, unknown, isBusy, onKeyDown, onKeyUp } = useRecorder({
+    keysBy,
+    onLeave,
+    onTaken: (shortcut) => {
+      const steps = [...(further ? taken : []), shortcut];
+      setTaken(steps);
+      setFurther(false);
+      setCommand(onTaken(steps.join(', ')));
+    },
+  });
   const words = unknown
     ? WORDS.unknownKey(unknown)
-    : busy
+    : isBusy
       ? ''
       : further
         ? WORDS.pressNext
         : taken.length > 0
           ? WORDS.taken(command)
           : WORDS.pressKeys;
-  const shown = busy && seen ? [...(further ? taken : []), formatShortcut(seen)] : taken;
+  const shown = seen === null ? taken : [...(further ? taken : []), seen];
   return (
     <Row
       onBlur={(event) => {
@@ -116,8 +90,8 @@ export function LiveRecorder({ onTaken, keysBy, onCompose, onLeave }: Props) {
         aria-readonly
         aria-label={`${WORDS.pressKeys} ${WORDS.escLeaves}.`}
         tabIndex={0}
-        onKeyDown={(event) => hear(event, true)}
-        onKeyUp={(event) => hear(event, false)}
+        onKeyDown={onKeyDown}
+        onKeyUp={onKeyUp}
       >
         <span aria-live="polite">{shown.length > 0 && <Keycap shortcut={shown.join(', ')} />}</span>
         {words}

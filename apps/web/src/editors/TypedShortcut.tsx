@@ -3,7 +3,6 @@ import FormHelperText from '@mui/material/FormHelperText';
 import IconButton from '@mui/material/IconButton';
 import OutlinedInput from '@mui/material/OutlinedInput';
 import { styled } from '@mui/material/styles';
-import Tooltip from '@mui/material/Tooltip';
 import { displaySteps } from '@nimble-lever/core/keys';
 import { keysByOf } from '@nimble-lever/core/setup';
 import { describeAction, shortcutProblemWords } from '@nimble-lever/core/words';
@@ -122,11 +121,9 @@ export function TypedShortcut({ target, placeholder = WORDS.typeShortcut, onReco
         <Button onClick={onRecord} title={`${WORDS.record} (R)`}>
           {WORDS.record}
         </Button>
-        <Tooltip title={WORDS.compose}>
-          <IconButton aria-label={WORDS.compose} onClick={onCompose}>
-            <Keyboard size={18} aria-hidden />
-          </IconButton>
-        </Tooltip>
+        <IconButton aria-label={WORDS.compose} title={WORDS.compose} onClick={onCompose}>
+          <Keyboard size={18} aria-hidden />
+        </IconButton>
       </Row>
       {wrong && (
         <FormHelperText error id="shortcut-problem" role="alert" sx={{ gridColumn: '1 / -1', mt: -0.5 }}>

@@ -7,5 +7,5 @@ export {
 export { jsonSchemas } from './jsonSchemas.ts';
 export { type JsonText, readJson } from './jsonText.ts';
 export { readEventLines, writeStrokeLines } from './lines.ts';
-export { type FormatProblem, type JsonPath, type JsonProblem, pathText } from './problem.ts';
+export type { FormatProblem, JsonProblem } from './problem.ts';
 export { readSetupDocument, setupDocumentSchema, writeSetupDocument } from './setupDocument.ts';

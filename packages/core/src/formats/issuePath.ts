@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import type { JsonPath } from './problem.ts';
+import type { JsonPath } from '../jsonPath.ts';
 
 /** The path of the very thing an issue is about: of a field that is not known, the field. */
 export function issuePath(issue: z.core.$ZodIssue): JsonPath {

@@ -1,6 +1,7 @@
 import { findNodeAtLocation, type Node, type ParseError, parseTree, printParseErrorCode } from 'jsonc-parser';
+import type { JsonPath } from '../jsonPath.ts';
 import { ok, type Result, refuse } from '../result.ts';
-import type { FormatProblem, JsonPath, JsonProblem } from './problem.ts';
+import type { FormatProblem, JsonProblem } from './problem.ts';
 
 /** Where something stands in a text, both from 1; the column counts UTF-16 units. */
 export interface LineColumn {

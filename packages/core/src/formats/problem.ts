@@ -1,8 +1,6 @@
 import type { z } from 'zod';
+import type { JsonPath } from '../jsonPath.ts';
 import type { Refusal } from '../setup/index.ts';
-
-/** The way into JSON, for instance `['setup', 'programs', 2, 'name']`. */
-export type JsonPath = readonly PropertyKey[];
 
 /** What can be wrong with a text that is meant as JSON, by the names its reader has for that. */
 export type JsonProblem =
@@ -37,14 +35,4 @@ export interface FormatProblem {
     | { readonly kind: 'newer'; readonly version: number; readonly known: number }
     | { readonly kind: 'issue'; readonly issue: z.core.$ZodIssue }
     | { readonly kind: 'refusal'; readonly refusal: Refusal };
-}
-
-/** A path as people write it, for instance `setup.programs[2].name`. */
-export function pathText(path: JsonPath): string {
-  return path.reduce<string>((text, part) => {
-    if (typeof part === 'number') return `${text}[${part}]`;
-    const name = String(part);
-    if (!/^[\p{L}_$][\p{L}\p{N}_$-]*$/u.test(name)) return `${text}[${JSON.stringify(name)}]`;
-    return text === '' ? name : `${text}.${name}`;
-  }, '');
 }

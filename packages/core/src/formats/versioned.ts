@@ -1,8 +1,9 @@
 import { z } from 'zod';
+import type { JsonPath } from '../jsonPath.ts';
 import { ok, type Result, refuse } from '../result.ts';
 import { issuePath } from './issuePath.ts';
 import { readJson } from './jsonText.ts';
-import type { FormatProblem, JsonPath } from './problem.ts';
+import type { FormatProblem } from './problem.ts';
 
 /** The longest document taken, in characters. */
 const DOCUMENT_LIMIT = 50_000_000;

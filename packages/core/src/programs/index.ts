@@ -35,9 +35,10 @@ export { familyOf, type Proposal, proposeFor } from './propose.ts';
 // Which controls reach which commands.
 export { columnOf, inReach, type Reach, type ReachOf, reachOf } from './reach.ts';
 // What goes with a program or a command.
-export { type Removal, removeCommands, removeProgram } from './removeWith.ts';
+export { type Removal, removeCommands, removeProfile, removeProgram } from './removeWith.ts';
 // A program's commands as a sheet of cells.
 export {
+  blockText,
   type CellProblem,
   cellText,
   doubledIn,
@@ -45,6 +46,7 @@ export {
   type LeftCell,
   type PastePlan,
   planPaste,
+  readBlock,
   readCell,
   SHEET_COLUMNS,
   type SheetColumn,

@@ -14,7 +14,7 @@ import { IDEAS } from './ideas.ts';
 import { addCommand, addProfileOf, addProgram, copyProgram } from './programEdits.ts';
 import { familyOf, proposeFor } from './propose.ts';
 import { columnOf, inReach, reachOf } from './reach.ts';
-import { removeCommands, removeProgram } from './removeWith.ts';
+import { removeCommands, removeProfile, removeProgram } from './removeWith.ts';
 
 function edited(setup: Setup, edit: Edit): Setup {
   const done = applyEdit(setup, edit);
@@ -100,10 +100,16 @@ test('commands go with what runs them, and come back with it', () => {
     id: 'larkframe-wave',
   });
   const dialog = addProfileOf(setup, 'larkframe', 'Export');
-  expect(dialog && edited(setup, dialog.edit).profiles['larkframe-export']).toMatchObject({
-    name: 'Export',
-    basedOn: 'larkframe',
+  const withDialog = dialog ? edited(setup, dialog.edit) : setup;
+  expect(withDialog.profiles['larkframe-export']).toMatchObject({ name: 'Export', basedOn: 'larkframe' });
+  bound(withDialog, 'tallow', key('key-10'), {
+    kind: 'profile',
+    change: 'pin',
+    profiles: ['larkframe-export'],
   });
+  const without = edited(withDialog, removeProfile(withDialog, 'larkframe-export').edit);
+  expect(without.profiles.tallow?.bindings[key('key-10')]).toBeUndefined();
+  expect(Object.keys(without.profiles)).toEqual(Object.keys(setup.profiles));
 });
 
 test('what reaches a command: bound, through Everywhere, an intent, a macro, a menu; what hides it does not', () => {

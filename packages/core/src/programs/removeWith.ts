@@ -53,6 +53,11 @@ export function removeProgram(setup: Setup, id: string): Removal {
   return removalOf(setup, things, program ? [{ kind: 'remove', at: itemAt.program(id) }] : []);
 }
 
+/** Removes a profile that is not its program's only one, with what chooses it; profiles based on it stay, based on nothing. */
+export function removeProfile(setup: Setup, id: string): Removal {
+  return removalOf(setup, [{ kind: 'profile', id }], [{ kind: 'remove', at: itemAt.profile(id) }]);
+}
+
 /** Removes commands of a program, or common ones, with all that runs them. */
 export function removeCommands(setup: Setup, program: string | null, ids: readonly string[]): Removal {
   const owner = program === null ? null : { id: program };

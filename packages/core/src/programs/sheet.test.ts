@@ -10,7 +10,16 @@ import {
 } from '../setup/index.ts';
 import { commandsOf } from './list/planImport.ts';
 import { cellProblemWords } from './listWords.ts';
-import { cellText, doubledIn, fillDown, planPaste, readCell, SHEET_COLUMNS } from './sheet.ts';
+import {
+  blockText,
+  cellText,
+  doubledIn,
+  fillDown,
+  planPaste,
+  readBlock,
+  readCell,
+  SHEET_COLUMNS,
+} from './sheet.ts';
 
 const made = (name: string, shortcut: string): Command =>
   newCommand({ id: name.toLowerCase(), name, shortcut, family: 'edit' });
@@ -60,6 +69,22 @@ test('what is copied of a sheet and pasted over another place of it is the same 
       expect(pasted).toEqual(block);
     }),
   );
+});
+
+test('a block goes to the clipboard and comes back the same, whatever stands in it', () => {
+  const text = fc.string({ unit: fc.constantFrom('a', ' ', '"', '\t', '\n', 'é', '=') });
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 1, max: 4 }),
+      fc.array(fc.array(text, { minLength: 4 }), { minLength: 1 }),
+      (n, rows) => {
+        const block = rows.map((row) => [`x${row[0]}`, ...row.slice(1, n)]);
+        expect(readBlock(blockText(block))).toEqual(block);
+        expect(readBlock(`${blockText(block)}\r\n`)).toEqual(block);
+      },
+    ),
+  );
+  expect(readBlock('')).toEqual([]);
 });
 
 test('rows below the last become commands; what does not fit is left and told by its place', () => {

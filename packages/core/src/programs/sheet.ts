@@ -1,3 +1,4 @@
+import Papa from 'papaparse';
 import { freeId, nameSchema } from '../devices/index.ts';
 import { formatSteps, NOTATION, parseSteps, type ShortcutProblem, type TypedAt } from '../keys/index.ts';
 import { ok, type Result, refuse } from '../result.ts';
@@ -78,6 +79,21 @@ export function readCell(
       return note.success ? ok({ note: note.data }) : refuse({ code: 'note-too-long' });
     }
   }
+}
+
+/** A block of cells as spreadsheets take it from the clipboard: tabs between cells, quotes round those with breaks. */
+export function blockText(block: readonly (readonly string[])[]): string {
+  return Papa.unparse(
+    block.map((row) => [...row]),
+    { delimiter: '\t', newline: '\n' },
+  );
+}
+
+/** What a spreadsheet puts onto the clipboard, as cells; a line break at the end belongs to the last row. */
+export function readBlock(text: string): readonly (readonly string[])[] {
+  const bare = text.replace(/\r?\n$/, '');
+  if (bare === '') return [];
+  return Papa.parse<string[]>(bare, { delimiter: '\t' }).data;
 }
 
 /** A cell that stayed as it was, with where its text stood in what was pasted: row and column from 1. */

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { ValueProblem } from '../devices/index.ts';
-import { type FormatProblem, type JsonProblem, pathText } from '../formats/index.ts';
+import type { FormatProblem, JsonProblem } from '../formats/index.ts';
+import { pathText } from '../jsonPath.ts';
 import type { ShortcutProblem } from '../keys/index.ts';
 import { type RegexProblem, STEPS_DEEP } from '../setup/index.ts';
 import { refusalWords, regexProblemWords, shortcutProblemWords } from './refusals.ts';

@@ -31,11 +31,23 @@ const Opener = styled('button')(({ theme: { vars } }) => ({
 }));
 
 /** Finds any control or command and goes to its cell; Ctrl+K opens it from everywhere. */
-export function Find({ source }: { readonly source: FindSource }) {
+export function Find({ readSource }: { readonly readSource: () => Promise<FindSource> }) {
   const [open, setOpen] = useState(false);
   // Not before the first view: it is rarely called in the first second.
   const [wanted, setWanted] = useState(false);
   useEffect(() => whenIdle(() => setWanted(true)), []);
+  // What is found comes with the dialog: it is not needed to draw the first view.
+  const [source, setSource] = useState<FindSource | null>(null);
+  useEffect(() => {
+    if (!wanted && !open) return;
+    void readSource()
+      .then(setSource)
+      .catch((error: unknown) =>
+        setSource(() => {
+          throw error;
+        }),
+      );
+  }, [wanted, open, readSource]);
   const [begun, setBegun] = useState('');
   const ready = useRef(false);
   const waiting = useRef(false);
@@ -68,7 +80,7 @@ export function Find({ source }: { readonly source: FindSource }) {
         <Keycap shortcut="Ctrl+K" />
       </Opener>
       <Suspense>
-        {(wanted || open) && (
+        {source && (wanted || open) && (
           <FindDialog
             source={source}
             begun={begun}

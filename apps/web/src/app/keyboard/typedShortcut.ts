@@ -18,11 +18,17 @@ import {
   reservedBy,
   type Shortcut,
   type ShortcutProblem,
+  type TypedAt,
 } from '@nimble-lever/core/keys';
 import { WORDS_ABROAD } from '@nimble-lever/core/keys/abroad';
 import { byPlace, hasKey, type KeysBy, type Layout, resolveShortcut } from '@nimble-lever/core/keys/layouts';
 import type { Result } from '@nimble-lever/core/result';
 import { WORDS } from '../shell/words.ts';
+
+/** What words and labels mean that are typed on this computer. */
+export function typedAt(platform: Platform, legends: Legends | null): TypedAt {
+  return { platform, placeOf: (label) => placeByLabel(legends, label), words: WORDS_ABROAD };
+}
 
 /** Reads a shortcut as it was typed on this computer, into our notation; steps are parted by commas. */
 export function readTyped(
@@ -30,17 +36,12 @@ export function readTyped(
   platform: Platform,
   legends: Legends | null,
 ): Result<string, ShortcutProblem> {
-  const placeOf = (label: string) => placeByLabel(legends, label);
-  return canonicalSteps(text, { platform, placeOf, words: WORDS_ABROAD });
+  return canonicalSteps(text, typedAt(platform, legends));
 }
 
 /** A use of the pointer as it was typed on this computer: `Alt+drag`; null where it is none. */
 export function readPointer(text: string, platform: Platform, legends: Legends | null): PointerUse | null {
-  return parsePointer(text, {
-    platform,
-    placeOf: (label) => placeByLabel(legends, label),
-    words: WORDS_ABROAD,
-  });
+  return parsePointer(text, typedAt(platform, legends));
 }
 
 /** What to know about a shortcut on this keyboard and platform: keys it lacks, AltGr, what the system keeps. */

@@ -2,7 +2,6 @@ import ListItemIcon from '@mui/material/ListItemIcon';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { styled } from '@mui/material/styles';
-import Tooltip from '@mui/material/Tooltip';
 import type { Compiled } from '@nimble-lever/core/engine';
 import { type FrontWindow, resolveProfile } from '@nimble-lever/core/resolve';
 import type { Setup } from '@nimble-lever/core/setup';
@@ -68,15 +67,18 @@ export function FrontChip() {
   const since = frontSince === null ? WORDS.chip : WORDS.since(timeWords(frontSince));
   return (
     <>
-      <Tooltip title={since}>
-        <Chip type="button" aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>
-          {engine.pinned ? <Pin size={14} aria-hidden /> : <span className="dot" />}
-          <span>
-            {engine.pinned ? WORDS.pinned : WORDS.inFront} <b>{shown}</b>
-          </span>
-          <span className="more">{more}</span>
-        </Chip>
-      </Tooltip>
+      <Chip
+        type="button"
+        aria-haspopup="menu"
+        title={since}
+        onClick={(event) => setAnchor(event.currentTarget)}
+      >
+        {engine.pinned ? <Pin size={14} aria-hidden /> : <span className="dot" />}
+        <span>
+          {engine.pinned ? WORDS.pinned : WORDS.inFront} <b>{shown}</b>
+        </span>
+        <span className="more">{more}</span>
+      </Chip>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
         <Choice chosen={engine.pinned === null} name={WORDS.automatic} onChoose={() => pin(null)} />
         {Object.keys(setup.profiles).map((id) => (

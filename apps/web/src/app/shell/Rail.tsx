@@ -1,5 +1,5 @@
 import { styled } from '@mui/material/styles';
-import { Joystick, Play, Settings2, Table2 } from 'lucide-react';
+import { AppWindow, Joystick, Play, Settings2, Table2 } from 'lucide-react';
 import { NavLink } from 'react-router';
 import { Logo } from './Logo.tsx';
 import { ThemeSwitch } from './ThemeSwitch.tsx';
@@ -19,6 +19,14 @@ const Nav = styled('nav')(({ theme: { vars } }) => ({
   '& .logo': { height: 40 },
   // The accent of the theme would not be seen on the dark rail.
   '& :focus-visible': { outlineColor: vars?.palette.tokens.railAccent },
+}));
+
+/** What belongs together stands together. */
+const Group = styled('div')(({ theme: { vars } }) => ({
+  display: 'flex',
+  flexDirection: 'column',
+  gap: 2,
+  '& + &': { marginTop: 6, paddingTop: 8, borderTop: `1px solid ${vars?.palette.tokens.railRaised}` },
 }));
 
 const Place = styled(NavLink)(({ theme: { vars } }) => ({
@@ -42,11 +50,14 @@ const Place = styled(NavLink)(({ theme: { vars } }) => ({
   },
 }));
 
-/** The views there are, in the order of the work: assign, tune, try. */
-const PLACES = [
-  { to: '/board', name: WORDS.board, icon: Table2 },
-  { to: '/rig', name: WORDS.rig, icon: Joystick },
-  { to: '/rehearse', name: WORDS.rehearse, icon: Play },
+/** The views there are, in the order of the work: arranged first, then proven. */
+const GROUPS = [
+  [
+    { to: '/board', name: WORDS.board, icon: Table2 },
+    { to: '/rig', name: WORDS.rig, icon: Joystick },
+    { to: '/programs', name: WORDS.programs, icon: AppWindow },
+  ],
+  [{ to: '/rehearse', name: WORDS.rehearse, icon: Play }],
 ] as const;
 
 /** The views, on the left of every one. */
@@ -56,11 +67,15 @@ export function Rail() {
       <span className="logo">
         <Logo />
       </span>
-      {PLACES.map(({ to, name, icon: Icon }) => (
-        <Place key={to} to={to}>
-          <Icon size={20} strokeWidth={1.75} aria-hidden />
-          {name}
-        </Place>
+      {GROUPS.map((places) => (
+        <Group key={places[0].to}>
+          {places.map(({ to, name, icon: Icon }) => (
+            <Place key={to} to={to}>
+              <Icon size={20} strokeWidth={1.75} aria-hidden />
+              {name}
+            </Place>
+          ))}
+        </Group>
       ))}
       <span className="fill" />
       <ThemeSwitch />

@@ -35,7 +35,7 @@ const Top = styled('header')(({ theme: { vars } }) => ({
 }));
 
 /** Rail, top bar and the view; before the set-up is read, what is going on instead. */
-export function Shell({ find }: { readonly find: FindSource }) {
+export function Shell({ find }: { readonly find: () => Promise<FindSource> }) {
   const { setup, failed } = useAppSelector((state) => state.setup);
   const { pathname } = useLocation();
   return (
@@ -71,13 +71,14 @@ export function Shell({ find }: { readonly find: FindSource }) {
 /** Headings of the views; the Board's is the set-up's own name, as one works there most. */
 const TITLES: ReadonlyMap<string, string> = new Map([
   ['/rig', WORDS.rig],
+  ['/programs', WORDS.programs],
   ['/rehearse', WORDS.rehearse],
   ['/settings', WORDS.settings],
   ['/add-device', WORDS.addDevice],
 ]);
 
 /** Above every view: where one is, what is in front, whether all is saved. */
-function TopBar({ find }: { readonly find: FindSource }) {
+function TopBar({ find }: { readonly find: () => Promise<FindSource> }) {
   const setup = useAppSelector(selectSetup);
   const title = TITLES.get(useLocation().pathname);
   return (
@@ -85,7 +86,7 @@ function TopBar({ find }: { readonly find: FindSource }) {
       <h1>{title ?? setup.name}</h1>
       <FrontChip />
       <span className="fill" />
-      <Find source={find} />
+      <Find readSource={find} />
       <span className="undo">
         <UndoButtons />
       </span>

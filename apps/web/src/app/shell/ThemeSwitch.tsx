@@ -3,7 +3,6 @@ import ListItemIcon from '@mui/material/ListItemIcon';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useColorScheme } from '@mui/material/styles';
-import Tooltip from '@mui/material/Tooltip';
 import { Check, SunMoon } from 'lucide-react';
 import { useState } from 'react';
 import { WORDS } from './words.ts';
@@ -17,15 +16,14 @@ export function ThemeSwitch() {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   return (
     <>
-      <Tooltip title={WORDS.theme} placement="right">
-        <IconButton
-          aria-label={WORDS.theme}
-          aria-haspopup="menu"
-          onClick={(event) => setAnchor(event.currentTarget)}
-        >
-          <SunMoon size={20} strokeWidth={1.75} aria-hidden />
-        </IconButton>
-      </Tooltip>
+      <IconButton
+        aria-label={WORDS.theme}
+        title={WORDS.theme}
+        aria-haspopup="menu"
+        onClick={(event) => setAnchor(event.currentTarget)}
+      >
+        <SunMoon size={20} strokeWidth={1.75} aria-hidden />
+      </IconButton>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
         {MODES.map((choice) => (
           <MenuItem

@@ -1,5 +1,4 @@
 import IconButton from '@mui/material/IconButton';
-import Tooltip from '@mui/material/Tooltip';
 import { editWords } from '@nimble-lever/core/words';
 import { Redo2, Undo2 } from 'lucide-react';
 import { useEffect } from 'react';
@@ -43,20 +42,17 @@ export function UndoButtons() {
   const turn = (which: typeof undo) => () => void dispatch(which());
   return (
     <>
-      <Tooltip title={undoWords}>
-        <span>
-          <IconButton aria-label={undoWords} disabled={!lastUndo && !hasOlder} onClick={turn(undo)}>
-            <Undo2 size={18} aria-hidden />
-          </IconButton>
-        </span>
-      </Tooltip>
-      <Tooltip title={redoWords}>
-        <span>
-          <IconButton aria-label={redoWords} disabled={!canRedo} onClick={turn(redo)}>
-            <Redo2 size={18} aria-hidden />
-          </IconButton>
-        </span>
-      </Tooltip>
+      {/* On the span: a disabled button tells nothing of itself. } */}
+      <span title={undoWords}>
+        <IconButton aria-label={undoWords} disabled={!lastUndo && !hasOlder} onClick={turn(undo)}>
+          <Undo2 size={18} aria-hidden />
+        </IconButton>
+      </span>
+      <span title={redoWords}>
+        <IconButton aria-label={redoWords} disabled={!canRedo} onClick={turn(redo)}>
+          <Redo2 size={18} aria-hidden />
+        </IconButton>
+      </span>
     </>
   );
 }

@@ -4,6 +4,7 @@ export const WORDS = {
   views: 'Views',
   board: 'Board',
   rig: 'Rig',
+  programs: 'Programs',
   rehearse: 'Rehearse',
   settings: 'Settings',
   addDevice: 'Add a device',

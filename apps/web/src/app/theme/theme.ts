@@ -162,10 +162,6 @@ export const theme = createTheme({
         },
       },
     },
-    MuiTooltip: {
-      defaultProps: { enterDelay: 400, disableInteractive: true, describeChild: true },
-      styleOverrides: { tooltip: { fontSize: SIZE.s, fontWeight: 400 } },
-    },
     MuiMenuItem: { styleOverrides: { root: { fontSize: SIZE.m, minHeight: 32 } } },
   },
 });

@@ -6,10 +6,10 @@ import { useState } from 'react';
 import { makeEdit } from '../../app/setup/edits.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { GridPart } from '../../pieces/GridPart.tsx';
 import type { BoardColumn } from './boardModel.ts';
 import { selectBoardState, viewChanged } from './boardSlice.ts';
 import type { CopyFrom } from './copyFrom.ts';
-import { GridPart } from './GridPart.tsx';
 import { type ColumnPlace, placeStyle } from './matrixLayout.ts';
 import { WORDS } from './words.ts';
 

@@ -2,10 +2,10 @@ import { type Slot, slotSchema } from '@nimble-lever/core/setup';
 import { memo, useEffect, useRef, useState } from 'react';
 import { type AppThunk, useAppDispatch } from '../../app/store.ts';
 import { Cell, type CellFace, cellWords } from '../../pieces/Cell.tsx';
+import { GridPart } from '../../pieces/GridPart.tsx';
 import { type BoardColumn, type BoardRow, slotAt } from './boardModel.ts';
 import { cellSelected, viewChanged } from './boardSlice.ts';
 import { cellToggled, dropCell, rangeTo } from './cellMoves.ts';
-import { GridPart } from './GridPart.tsx';
 import { placeStyle } from './matrixLayout.ts';
 
 /** What a dragged cell is carried as: no other page takes it for text. */

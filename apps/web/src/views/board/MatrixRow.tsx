@@ -1,10 +1,10 @@
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import { memo } from 'react';
 import { useAppDispatch } from '../../app/store.ts';
+import { GridPart } from '../../pieces/GridPart.tsx';
 import { type BoardModel, type BoardRow, rowWord } from './boardModel.ts';
 import { triggersFolded } from './boardSlice.ts';
 import type { CopyFrom } from './copyFrom.ts';
-import { GridPart } from './GridPart.tsx';
 import { MatrixCell } from './MatrixCell.tsx';
 import { type ColumnPlace, HEAD } from './matrixLayout.ts';
 import { RowMenu } from './RowMenu.tsx';

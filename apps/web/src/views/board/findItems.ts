@@ -1,19 +1,16 @@
 import type { Trigger } from '@nimble-lever/core/devices';
 import { triggersOf } from '@nimble-lever/core/devices';
-import { profileChain, resolveBehaviour } from '@nimble-lever/core/resolve';
+import { reachOf } from '@nimble-lever/core/programs';
 import {
   type Action,
   BASE_LAYER,
-  type Command,
   EVERYWHERE,
-  type Profile,
   profileOf,
   type Setup,
   type Slot,
   slotOf,
 } from '@nimble-lever/core/setup';
 import {
-  describeActionIn,
   layerName,
   macroName,
   profileName,
@@ -69,9 +66,9 @@ function commandItems(setup: Setup): readonly FindItem[] {
     setup.programs.map(({ id, commands }) => ({ profile: profileOf(setup, id)?.id ?? EVERYWHERE, commands })),
   );
   return lists.flatMap(({ profile, commands }) => {
-    const reached = reachedIn(setup, profile);
+    const reach = reachOf(setup, profile);
     return commands.map((command): FindItem => {
-      const slot = reached.get(command.id) ?? null;
+      const slot = reach.get(command.id)?.[0]?.slot ?? null;
       return {
         key: `command ${command.id}`,
         kind: 'command',
@@ -83,42 +80,6 @@ function commandItems(setup: Setup): readonly FindItem[] {
       };
     });
   });
-}
-
-/**
- * By command: the slot that reaches it when a profile applies. Looked up as the engine does, so that what a program sets
- * over Everywhere hides what is there; the first in the order of the rig counts.
- */
-function reachedIn(setup: Setup, id: string): ReadonlyMap<string, Slot> {
-  const chain = profileChain(setup, id);
-  const [column] = chain;
-  const reached = new Map<string, Slot>();
-  if (!column) return reached;
-  const keys = new Set(chain.flatMap(({ bindings }) => Object.keys(bindings)));
-  for (const slot of inRigOrder(
-    setup,
-    [...keys].flatMap((key) => slotOf(id, key) ?? []),
-  )) {
-    const layers = slot.layer === BASE_LAYER ? [BASE_LAYER] : [slot.layer, BASE_LAYER];
-    const { decided } = resolveBehaviour(chain, layers, slot.device, slot.control, slot.trigger);
-    const owner = decided && setup.profiles[decided.profile];
-    const behaviour = decided?.binding.behaviour;
-    if (!owner || behaviour?.kind !== 'action') continue;
-    for (const command of commandsOf(setup, column, owner, behaviour.action)) {
-      if (!reached.has(command.id)) reached.set(command.id, slot);
-    }
-  }
-  return reached;
-}
-
-/** The commands an action runs in a column: its own, or those of the menu it opens. */
-function commandsOf(setup: Setup, column: Profile, owner: Profile, action: Action): readonly Command[] {
-  if (action.kind !== 'radial') {
-    const { command } = describeActionIn(setup, column, owner, action);
-    return command ? [command] : [];
-  }
-  const items = setup.radialMenus.find(({ id }) => id === action.menu)?.items ?? [];
-  return items.flatMap((item) => describeActionIn(setup, column, owner, item.action).command ?? []);
 }
 
 /** Radial menus and macros, with the control that opens or runs them. */
@@ -177,16 +138,4 @@ function firstSlot({ devices }: Setup, profile: string): Slot | null {
   const trigger: Trigger | undefined = control && triggersOf(control)[0];
   if (!device || !control || !trigger) return null;
   return { profile, layer: BASE_LAYER, device: device.id, control: control.id, trigger };
-}
-
-/** Slots by the order of devices, controls and triggers, the base layer first. */
-function inRigOrder(setup: Setup, slots: readonly Slot[]): readonly Slot[] {
-  const place = new Map<string, number>();
-  for (const device of setup.devices)
-    for (const control of device.controls)
-      for (const trigger of triggersOf(control))
-        place.set(`${device.id}/${control.id}/${trigger}`, place.size);
-  const rank = ({ layer, device, control, trigger }: Slot) =>
-    (place.get(`${device}/${control}/${trigger}`) ?? place.size) + (layer === BASE_LAYER ? 0 : place.size);
-  return slots.toSorted((a, b) => rank(a) - rank(b));
 }

@@ -1,4 +1,4 @@
-import type { SheetColumn } from '@nimble-lever/core/programs';
+import type { Removal, SheetColumn } from '@nimble-lever/core/programs';
 
 const count = (n: number, one: string, many: string) => `${n.toLocaleString('en')} ${n === 1 ? one : many}`;
 
@@ -21,8 +21,16 @@ export const WORDS = {
   copy: 'Make a copy',
   remove: 'Remove',
   bring: 'Bring to the front',
-  removes: (commands: number, profiles: number, bound: number) =>
-    `Remove with ${count(commands, 'command', 'commands')}, ${count(profiles, 'profile', 'profiles')} and ${count(bound, 'assignment', 'assignments')}`,
+  removes: ({ commands, profiles, bindings, macros, menus }: Removal) => {
+    const parts = [
+      count(commands, 'command', 'commands'),
+      count(profiles, 'profile', 'profiles'),
+      count(bindings, 'assignment', 'assignments'),
+      ...(macros.length > 0 ? [count(macros.length, 'macro', 'macros')] : []),
+      ...(menus.length > 0 ? [count(menus.length, 'radial menu', 'radial menus')] : []),
+    ];
+    return `Remove with ${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;
+  },
   removed: (name: string) => `${name} is removed, with what hung on it. Undo brings all of it back.`,
   copied: (name: string) => `${name} is there, with its own profile and column on the Board.`,
   empty: 'There are no programs yet. Add the one you work in, then give it its commands.',
@@ -37,7 +45,8 @@ export const WORDS = {
   editTitle: (name: string) => `${name}: name, colour and keys`,
   name: 'Name',
   executable: 'Program file',
-  executableHint: 'As the system calls the running program. Its windows are known by that; more under Windows.',
+  executableHint:
+    'As the system calls the running program. Its windows are known by that; more under Windows.',
   nameTaken: (name: string) => `There is a program called ${name} already.`,
   nameMissing: 'A program needs a name.',
   keysBy: 'It reads keys by',
@@ -45,7 +54,6 @@ export const WORDS = {
   keysByMeans:
     'Most programs go by characters: Ctrl+Z is where the Z is printed. Some go by the place a key has, whatever is printed there.',
   colour: 'Colour',
-  noColour: 'No colour',
   sign: 'Sign',
   cancel: 'Cancel',
   done: 'Done',
@@ -120,7 +128,8 @@ export const WORDS = {
   details: 'About the command',
   several: (n: number) => `${count(n, 'command', 'commands')} selected`,
   fillDown: 'Fill down',
-  riskyMeans: 'It cannot be taken back: a control that is hit easily asks for a longer press when it is placed.',
+  riskyMeans:
+    'It cannot be taken back: a control that is hit easily asks for a longer press when it is placed.',
   showOnBoard: 'Show on the Board',
   rehearse: 'Rehearse it',
   through: {
@@ -131,6 +140,7 @@ export const WORDS = {
   fromProfile: (name: string) => `from ${name}`,
   inLayer: (name: string) => `layer ${name}`,
   sameIntent: 'The same intent elsewhere',
+  sameControl: (n: number, all: number) => `On the same control in ${n} of ${all} other programs.`,
   nobodyElse: 'No other program has it.',
   noIntentMeans: 'With an intent, other programs’ commands for the same are found, copied and kept in step.',
   takeIntent: (name: string) => `Take “${name}”`,
@@ -188,10 +198,42 @@ export const WORDS = {
     skip: 'left out',
   },
   importIt: (add: number, change: number) =>
-    [add > 0 ? `Add ${add}` : '', change > 0 ? `change ${change}` : ''].filter(Boolean).join(', ') || 'Nothing to add',
+    [add > 0 ? `Add ${add}` : '', change > 0 ? `change ${change}` : ''].filter(Boolean).join(', ') ||
+    'Nothing to add',
   imported: (add: number, change: number) =>
     `${count(add, 'command', 'commands')} added${change > 0 ? `, ${change} changed` : ''}. Undo takes all of it back.`,
   fileTooLarge: (name: string) => `${name} is larger than five million characters. Give it in parts.`,
   fileUnread: (name: string) => `${name} could not be read as text.`,
+  // Windows.
+  rulesOf: (name: string) => `Windows of ${name}`,
+  mainMeans: 'What fits one of these is this program’s, unless a rule below keeps it out.',
+  ownMeans: 'Windows with a profile of their own: a dialog, an export, a mode.',
+  noRules: 'No rule yet: this program is never recognised. Take one of the open windows, or write a rule.',
+  addRule: 'Add a rule',
+  addProfile: 'A profile for some of its windows…',
+  profileName: 'What these windows are called',
+  newProfile: 'Dialog',
+  removeProfile: (name: string) => `Remove the profile ${name}`,
+  removedProfile: (name: string) =>
+    `The profile ${name} is removed, with what was set in it. Undo brings it back.`,
+  ways: { only: 'only in', except: 'everywhere except' },
+  way: 'How the rule counts',
+  fields: { executable: 'Program file', class: 'Class', title: 'Title' },
+  matches: { any: 'any', exact: 'is', glob: 'fits * and ?', regex: 'fits the expression' },
+  matchOf: (field: string) => `How ${field} is compared`,
+  textOf: (field: string) => `What ${field} is compared with`,
+  removeRule: 'Remove the rule',
+  lastField: 'A rule asks for something of a window. Remove the rule instead.',
+  fits: 'fits',
+  fitsNot: (fields: string) => `does not fit: ${fields}`,
+  keepsOut: 'keeps it out',
+  windows: 'Open windows',
+  noWindows: 'No window is open on this desk.',
+  tryOne: 'Try a window',
+  tryMeans: 'Any window, also one that is not open: which profile would it get?',
+  gets: (name: string) => `gets ${name}`,
+  why: 'Why',
+  takeWindow: 'A rule for this window',
+  ruleTaken: 'The rule is there. Narrow it by class or title where it fits too much.',
   listBroken: 'Reading the list did not work. Nothing was changed.',
 } as const;

@@ -5,6 +5,7 @@ import { nameSchema } from '@nimble-lever/core/devices';
 import { itemAt, parseAddress, type SingleEdit, type UnreadablePart } from '@nimble-lever/core/setup';
 import { capital, editWords, placeWords } from '@nimble-lever/core/words';
 import { Check } from 'lucide-react';
+import { saveFile } from '../../app/saveFile.ts';
 import { dropAside, retryAside } from '../../app/setup/asideEdits.ts';
 import { renameAuthor } from '../../app/setup/author.ts';
 import { makeEdit, makeEdits } from '../../app/setup/edits.ts';
@@ -13,7 +14,6 @@ import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { useDraft } from '../../app/useDraft.ts';
 import { Card } from './Card.tsx';
-import { saveFile } from '../../app/saveFile.ts';
 import { WORDS } from './words.ts';
 
 const List = styled('ul')(({ theme: { vars } }) => ({
@@ -88,7 +88,10 @@ function Aside({ entries }: { readonly entries: readonly AsideEntry[] }) {
                 <Button aria-label={WORDS.tryAgainOf(what)} onClick={() => dispatch(retryAside(entry.id))}>
                   {WORDS.tryAgain}
                 </Button>
-                <Button aria-label={WORDS.asFileOf(what)} onClick={() => saveFile(`${entry.id}.json`, JSON.stringify(each, null, 2))}>
+                <Button
+                  aria-label={WORDS.asFileOf(what)}
+                  onClick={() => saveFile(`${entry.id}.json`, JSON.stringify(each, null, 2))}
+                >
                   {WORDS.asFile}
                 </Button>
                 <Button aria-label={WORDS.dropOf(what)} onClick={() => dispatch(dropAside(entry.id))}>

@@ -1,2 +1,9 @@
 export { readAsMadeOn } from './madeOn.ts';
-export { freeShortcut, type TypingReport, typingReport, type Untypeable, useOnLayout } from './untypeable.ts';
+export {
+  freeShortcut,
+  isUntypeable,
+  type TypingReport,
+  typingReport,
+  type Untypeable,
+  useOnLayout,
+} from './untypeable.ts';

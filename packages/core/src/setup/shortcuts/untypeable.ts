@@ -37,6 +37,12 @@ export function typingReport(setup: Setup, layout: Layout): TypingReport {
   return { all: places.length, untypeable };
 }
 
+/** Whether a command's keys cannot be typed well on a layout, by what its program goes by. */
+export function isUntypeable(command: Command, programBy: Program['keysBy'], layout: Layout): boolean {
+  if ((command.keysBy ?? programBy) === 'place') return false;
+  return troubleWith(command.onLayout[layout.id] ?? command.shortcut, layout) !== null;
+}
+
 /** The edit that gives a command another shortcut on a layout. */
 export function useOnLayout(
   program: Program | null,

@@ -1,0 +1,107 @@
+import { styled } from '@mui/material/styles';
+import { lazy, Suspense, useCallback, useState } from 'react';
+import { TabBar } from '../../pieces/TabBar.tsx';
+import { CommandsTab } from './commands/CommandsTab.tsx';
+import { ProgramList } from './ProgramList.tsx';
+import { type Said, SayContext } from './say.ts';
+import { TABS, useShown } from './useShown.ts';
+import { WindowsTab } from './windows/WindowsTab.tsx';
+import { WORDS } from './words.ts';
+
+const ImportDialog = lazy(async () => ({
+  default: (await import('./importing/ImportDialog.tsx')).ImportDialog,
+}));
+
+const Page = styled('div')({
+  height: '100%',
+  display: 'grid',
+  gridTemplateColumns: '232px minmax(0, 1fr)',
+  '@media (max-width: 1180px)': { gridTemplateColumns: '196px minmax(0, 1fr)' },
+  gridTemplateRows: 'minmax(0, 1fr)',
+  minHeight: 0,
+});
+const Main = styled('div')(({ theme: { vars } }) => ({
+  minWidth: 0,
+  minHeight: 0,
+  display: 'flex',
+  flexDirection: 'column',
+  borderLeft: `1px solid ${vars?.palette.divider}`,
+  backgroundColor: vars?.palette.tokens.sheet,
+  '& > .tabs': {
+    flex: 'none',
+    display: 'flex',
+    alignItems: 'flex-end',
+    padding: '6px 16px 0 10px',
+    minHeight: 44,
+    borderBottom: `1px solid ${vars?.palette.divider}`,
+  },
+  '& > .tabs .actions': { marginLeft: 'auto', display: 'flex', gap: 8, paddingBottom: 6 },
+  '& > [role=tabpanel]': { flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' },
+}));
+const Status = styled('footer')(({ theme: { vars } }) => ({
+  flex: 'none',
+  minHeight: 28,
+  display: 'flex',
+  alignItems: 'center',
+  gap: 16,
+  padding: '3px 16px',
+  fontSize: 12,
+  borderTop: `1px solid ${vars?.palette.divider}`,
+  color: vars?.palette.text.secondary,
+  backgroundColor: vars?.palette.tokens.background,
+  '& .wrong': { color: vars?.palette.tokens.brick },
+  '& .told': { color: vars?.palette.text.primary },
+  '& .hints': { marginLeft: 'auto', whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis' },
+}));
+
+/** Programs: what the desk runs, what each can do, and by which windows it is known. */
+export function ProgramsPage() {
+  const { program, tab, show } = useShown();
+  const [said, setSaid] = useState<Said | null>(null);
+  const [actions, setActions] = useState<HTMLElement | null>(null);
+  // A list to be taken in; null while none is looked at.
+  const [list, setList] = useState<string | null>(null);
+  const choose = useCallback(
+    (next: string | null) => {
+      setSaid(null);
+      show({ program: next });
+    },
+    [show],
+  );
+  const tabs = TABS.filter((each) => program !== null || each === 'commands');
+  return (
+    <SayContext value={setSaid}>
+      <Page>
+        <ProgramList shown={program} onShow={choose} onList={setList} />
+        <Main>
+          <div className="tabs">
+            <TabBar
+              label={WORDS.parts}
+              prefix="programs"
+              tabs={tabs.map((own) => [own, WORDS.tabs[own]] as const)}
+              chosen={tab}
+              onChoose={(next) => show({ tab: next })}
+            />
+            <div className="actions" ref={setActions} />
+          </div>
+          <div role="tabpanel" id="programs-panel" aria-labelledby={`programs-tab-${tab}`}>
+            {tab === 'windows' && program !== null ? (
+              <WindowsTab key={program} program={program} />
+            ) : (
+              <CommandsTab key={program ?? ''} program={program} actions={actions} onList={setList} />
+            )}
+          </div>
+          <Status>
+            <span role="status" className={said?.wrong ? 'wrong' : 'told'}>
+              {said?.words}
+            </span>
+            {tab === 'commands' && <span className="hints">{WORDS.hints}</span>}
+          </Status>
+        </Main>
+        <Suspense fallback={null}>
+          {list !== null && <ImportDialog program={program} begun={list} onClose={() => setList(null)} />}
+        </Suspense>
+      </Page>
+    </SayContext>
+  );
+}

@@ -1,0 +1,158 @@
+import Button from '@mui/material/Button';
+import OutlinedInput from '@mui/material/OutlinedInput';
+import { styled } from '@mui/material/styles';
+import { intentsIn } from '@nimble-lever/core/setup';
+import { useMemo, useRef, useState } from 'react';
+import { createPortal } from 'react-dom';
+import { selectSetup } from '../../../app/setup/selectors.ts';
+import { useAppSelector } from '../../../app/store.ts';
+import { ListFile } from '../importing/ListFile.tsx';
+import { WORDS } from '../words.ts';
+import { CommandDetails } from './CommandDetails.tsx';
+import { ExportButton } from './ExportButton.tsx';
+import { countsOf, FILTERS } from './filters.ts';
+import { PlaceMenu } from './PlaceMenu.tsx';
+import { Sheet } from './Sheet.tsx';
+import { type Row, useRows } from './useRows.ts';
+import { useSheet } from './useSheet.ts';
+import { useSheetEdits } from './useSheetEdits.ts';
+import { useShownRows } from './useShownRows.ts';
+
+const Bar = styled('div')(({ theme: { vars } }) => ({
+  flex: 'none',
+  display: 'flex',
+  alignItems: 'center',
+  gap: 6,
+  padding: '8px 16px',
+  borderBottom: `1px solid ${vars?.palette.divider}`,
+  '& .filters': {
+    display: 'flex',
+    gap: 6,
+    margin: 0,
+    padding: 0,
+    border: 0,
+    minWidth: 0,
+    overflow: 'hidden',
+  },
+  '& .filter': {
+    height: 24,
+    padding: '0 8px',
+    border: '1px solid transparent',
+    borderRadius: 6,
+    font: 'inherit',
+    fontSize: 12,
+    whiteSpace: 'nowrap',
+    color: vars?.palette.text.secondary,
+    backgroundColor: vars?.palette.tokens.background,
+    cursor: 'pointer',
+  },
+  '& .filter b': { marginLeft: 4, fontWeight: 650, color: vars?.palette.text.primary },
+  '& .filter[aria-pressed=true]': {
+    color: vars?.palette.text.primary,
+    borderColor: vars?.palette.text.primary,
+    backgroundColor: vars?.palette.tokens.sheet,
+  },
+  '& .filter.warns b': { color: vars?.palette.tokens.brick },
+}));
+const Empty = styled('div')(({ theme: { vars } }) => ({
+  padding: '16px 20px',
+  display: 'flex',
+  alignItems: 'center',
+  gap: 12,
+  color: vars?.palette.text.secondary,
+}));
+
+/** What stands out where there is any. */
+const WARNS: ReadonlySet<string> = new Set(['doubled', 'untyped']);
+
+interface Props {
+  /** Null for the commands that mean the same in most programs. */
+  readonly program: string | null;
+  /** Where what can be done with the list as a whole stands, beside the tabs. */
+  readonly actions: HTMLElement | null;
+  /** A list to be looked at before it is taken in. */
+  readonly onList: (text: string) => void;
+}
+
+/** What a program can do: a sheet of its commands, and what is known of the one that is chosen. */
+export function CommandsTab({ program, actions, onList }: Props) {
+  const setup = useAppSelector(selectSetup);
+  const rows = useRows(program);
+  const shownRows = useShownRows(rows);
+  const edits = useSheetEdits(program);
+  const [placing, setPlacing] = useState<{ readonly command: string; readonly anchor: HTMLElement } | null>(
+    null,
+  );
+  const picker = useRef<HTMLInputElement>(null);
+  const owner = setup.programs.find(({ id }) => id === program);
+  const name = owner?.name ?? WORDS.everywhere;
+  const onPlace = ({ id }: Row, anchor: HTMLElement) => setPlacing({ command: id, anchor });
+  const keysBy = owner?.keysBy ?? 'character';
+  const sheet = useSheet({ rows: shownRows, edits, keysBy, onPlace, onList });
+  const counts = useMemo(() => countsOf(rows), [rows]);
+  const intents = useMemo(() => intentsIn(setup), [setup]);
+  const { search, setSearch, filter, setFilter } = shownRows;
+  const showAll = () => {
+    setSearch('');
+    setFilter('all');
+  };
+  return (
+    <>
+      {actions &&
+        createPortal(
+          <>
+            <Button onClick={() => onList('')}>{WORDS.paste}</Button>
+            <Button onClick={() => picker.current?.click()}>{WORDS.import}</Button>
+            <ExportButton name={name} keysBy={keysBy} commands={rows.map(({ command }) => command)} />
+          </>,
+          actions,
+        )}
+      <Bar>
+        <OutlinedInput
+          value={search}
+          placeholder={WORDS.searchCommands}
+          onChange={({ target }) => setSearch(target.value)}
+          onKeyDown={({ key }) => key === 'Escape' && setSearch('')}
+          inputProps={{ 'aria-label': WORDS.searchCommands, type: 'search', spellCheck: false }}
+          sx={{ width: 200, flex: 'none' }}
+        />
+        <fieldset className="filters" aria-label={WORDS.filter}>
+          {FILTERS.filter((each) => counts[each] > 0 || each === filter || !WARNS.has(each)).map((each) => (
+            <button
+              key={each}
+              type="button"
+              className={WARNS.has(each) ? 'filter warns' : 'filter'}
+              aria-pressed={filter === each}
+              onClick={() => setFilter(each)}
+            >
+              {WORDS.filters[each]} <b>{counts[each]}</b>
+            </button>
+          ))}
+        </fieldset>
+      </Bar>
+      <Sheet
+        label={WORDS.sheet(name)}
+        sheet={sheet}
+        intents={intents}
+        empty={
+          <Empty>
+            {rows.length === 0 ? WORDS.noCommands : WORDS.noneFits}
+            {rows.length > 0 && <Button onClick={showAll}>{WORDS.showAll}</Button>}
+          </Empty>
+        }
+      />
+      {sheet.chosen.length > 0 && (
+        <CommandDetails program={program} rows={rows} sheet={sheet} edits={edits} onPlace={onPlace} />
+      )}
+      {placing && (
+        <PlaceMenu
+          program={program}
+          command={placing.command}
+          anchor={placing.anchor}
+          onClose={() => setPlacing(null)}
+        />
+      )}
+      <ListFile inputRef={picker} onList={onList} />
+    </>
+  );
+}
