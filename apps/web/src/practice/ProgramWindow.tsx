@@ -32,6 +32,8 @@ const Frame = styled('section')(({ theme: { vars } }) => ({
     backgroundColor: vars?.palette.tokens.background,
     borderBottom: `1px solid ${vars?.palette.divider}`,
   },
+  '& .title': { minWidth: 0, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' },
+  '& .menus': { flex: 'none' },
   '&[data-active=true]': {
     border: `2px solid ${vars?.palette.tokens.accent}`,
     boxShadow: '0 6px 22px rgb(0 0 0 / 0.22)',
@@ -49,6 +51,9 @@ const Body = styled('div')({
   flexDirection: 'column',
   '&:focus-visible': { outlineOffset: -3 },
 });
+
+/** Whether what is typed goes to a window of the desk; one that is closed is not left, and tells nothing. */
+let hasKeys = false;
 
 /** A window of the practice desk: where it is, and whether it is seen and has the keys. */
 interface Props {
@@ -88,6 +93,14 @@ export function ProgramWindow({ window, place, depth, active, hidden, covered, c
       element.removeEventListener('controlmessage', onMessage);
     };
   }, [dispatch, id, name]);
+  useEffect(() => {
+    if (!active || hidden) return;
+    const focused = document.activeElement;
+    const elsewhere = focused?.closest('[data-program]');
+    // One was typing in another window, or in one that is closed now: the keys go with the front.
+    const isOther = elsewhere && elsewhere !== body.current?.parentElement;
+    if (isOther || (hasKeys && focused === document.body)) body.current?.focus({ preventScroll: true });
+  }, [active, hidden]);
   // Parts of a tick add up for a program that counts whole ones.
   const rest = useRef(0);
   const scroll = (ticks: number) => {
@@ -116,7 +129,7 @@ export function ProgramWindow({ window, place, depth, active, hidden, covered, c
     >
       {/* biome-ignore lint/a11y/noStaticElementInteractions: the window's menu has it for the keyboard. */}
       <header onDoubleClick={() => dispatch(commandWindows('maximise'))}>
-        {window.title}
+        <span className="title">{window.title}</span>
         <span className="menus">
           <ProgramMenu program={id} name={name} />
           <WindowMenu id={id} name={name} />
@@ -128,7 +141,13 @@ export function ProgramWindow({ window, place, depth, active, hidden, covered, c
         role="application"
         aria-label={window.name}
         tabIndex={0}
-        onFocus={raise}
+        onFocus={() => {
+          hasKeys = true;
+          raise();
+        }}
+        onBlur={() => {
+          hasKeys = false;
+        }}
         onKeyDown={onKeyDown}
         onKeyUp={(event) => dispatch(keyLeft(id, event))}
         onWheel={(event) => scroll(ticksOf(event))}

@@ -39,7 +39,17 @@ const Bar = styled('div')(({ theme: { vars } }) => ({
   whiteSpace: 'nowrap',
   '& .fill': { flex: 1 },
   '& .hint': { marginRight: 12 },
-  '@media (max-width: 1180px)': { '& .hint': { display: 'none' } },
+  // On a narrow page every name still has its place; the longest give way first.
+  '& button.program': { minWidth: 0, flexShrink: 1, overflow: 'hidden' },
+  '& button.program span': { overflow: 'hidden', textOverflow: 'ellipsis' },
+  '@media (max-width: 1180px)': {
+    gap: 1,
+    '& .hint': { display: 'none' },
+    '& button': { padding: '0 5px', fontSize: 12 },
+    '& .sound': { minWidth: 0 },
+    // The sign stays, and says it where it is pointed at.
+    '& .loud': { display: 'none' },
+  },
   '& .sound': { display: 'inline-flex', alignItems: 'center', gap: 6, minWidth: 78 },
 }));
 
@@ -56,15 +66,17 @@ export function Taskbar() {
   return (
     <Bar role="toolbar" aria-label={WORDS.taskbar}>
       {/* Every program has its place, open or not: where one looked for it yesterday, it is today. } */}
-      {DESK_WINDOWS.map(({ id, name }) => (
+      {DESK_WINDOWS.filter(({ isDialog }) => !isDialog).map(({ id, name }) => (
         <button
           key={id}
           type="button"
+          className="program"
+          title={name}
           aria-pressed={id === inFront}
           data-open={isHere ? order.includes(id) : id === inFront}
           onClick={() => dispatch(raiseWindow(id, shown))}
         >
-          {name}
+          <span>{name}</span>
           {/* Whether one is heard must be seen from every program. } */}
           {isHere && id === 'tin-can' && talks && <Mic size={13} aria-label={WORDS.talks} />}
         </button>
@@ -90,9 +102,9 @@ export function Taskbar() {
               </button>
             );
           })}
-          <span className="sound">
+          <span className="sound" title={muted ? WORDS.muted : WORDS.soundAt(volume)}>
             {muted ? <VolumeX size={15} aria-hidden /> : <Volume2 size={15} aria-hidden />}
-            {muted ? WORDS.muted : WORDS.soundAt(volume)}
+            <span className="loud">{muted ? WORDS.muted : WORDS.soundAt(volume)}</span>
           </span>
         </>
       )}

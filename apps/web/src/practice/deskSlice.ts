@@ -8,6 +8,8 @@ export interface DeskWindow extends FrontWindow {
   /** Also the id of the practice program that draws it. */
   readonly id: string;
   readonly name: string;
+  /** A program opens it; it has no place of its own among the windows. */
+  readonly isDialog?: boolean;
 }
 
 /** A window as the desk tells of it; names of classes and executables are those of the practice programs. */
@@ -28,6 +30,16 @@ export const DESK_WINDOWS: readonly DeskWindow[] = [
   deskWindow('quillboard', 'Quillboard', 'herons_umbrella'),
   deskWindow('fernway', 'Fernway', 'herons of the salt marsh'),
   deskWindow('tin-can', 'Tin Can', 'workshop'),
+  deskWindow('kettleby', 'Kettleby', 'kettle_lid'),
+  // Of the same program: only its title tells it from that one's main window.
+  {
+    id: 'kettleby-bake',
+    name: 'Bake the prop',
+    executable: 'kettleby',
+    class: 'Kettleby',
+    title: 'Bake the prop',
+    isDialog: true,
+  },
 ];
 /** Two programs, one before the other: the first thing to be seen is that the profile follows the front. */
 const OPEN_FIRST: readonly string[] = ['brindle', 'larkframe'];

@@ -13,6 +13,7 @@ import { commandWindows, frontWindow, raiseWindow } from './frontWindow.ts';
 import { inParts } from './inParts.ts';
 import { placeIn, pointedAt } from './pointing.ts';
 import { WHEEL_PX } from './wheelPx.ts';
+import { windowFor } from './windowOfProgram.ts';
 import type { WindowCommand } from './windows.ts';
 import { WORDS } from './words.ts';
 
@@ -39,7 +40,8 @@ export function practiceDesk(dispatch: AppDispatch, getState: () => RootState): 
   const held = new Map<string, Set<ModifierName>>();
   /** Where the pointer was sent to, until the next pointer event. */
   let pointed: Place | null = null;
-  const programOf = ({ program }: Stroke) => program ?? selectDesk(getState()).active ?? '';
+  const programOf = ({ program }: Stroke) =>
+    program === undefined ? (selectDesk(getState()).active ?? '') : windowFor(getState(), program);
   const target = (stroke: Stroke) =>
     document.querySelector<HTMLElement>(`[data-program="${CSS.escape(programOf(stroke))}"] [data-keys]`);
   const heldFor = ({ program = '' }: Stroke) => {
@@ -100,10 +102,11 @@ export function practiceDesk(dispatch: AppDispatch, getState: () => RootState): 
   };
   // A program that does not run is started only where that was asked for.
   const focus = (program: string, launch: boolean) => {
-    const known = DESK_WINDOWS.find(({ id }) => id === program);
-    if (known && !launch && !selectDesk(getState()).order.includes(program)) {
+    const window = windowFor(getState(), program);
+    const known = DESK_WINDOWS.find(({ id }) => id === window);
+    if (known && !launch && !selectDesk(getState()).order.includes(window)) {
       dispatch(programRan({ program: WORDS.desk, command: WORDS.goTo, said: WORDS.notOpen(known.name) }));
-    } else dispatch(raiseWindow(program));
+    } else dispatch(raiseWindow(window));
   };
   const turnVolume = (way: 'up' | 'down' | 'mute') => {
     dispatch(volumeKey(way));
@@ -127,7 +130,7 @@ export function practiceDesk(dispatch: AppDispatch, getState: () => RootState): 
     carryOut(stroke: Stroke) {
       const { computer } = stroke;
       if (computer !== undefined) {
-        if (stroke.kind === 'focus') dispatch(raiseWindow(stroke.program, computer));
+        if (stroke.kind === 'focus') dispatch(raiseWindow(windowFor(getState(), stroke.program), computer));
         const [sent] = sentOf([stroke], keyboardOf(selectKeyboards(getState()), computer));
         if (sent && stroke.kind !== 'key-up' && stroke.kind !== 'button-up') {
           dispatch(heardElsewhere({ computer, words: sent.text }));

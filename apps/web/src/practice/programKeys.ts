@@ -5,7 +5,7 @@ import { programRan } from '../app/engine/engineSlice.ts';
 import { selectLayout } from '../app/keyboard/keyboardSlice.ts';
 import type { AppThunk } from '../app/store.ts';
 import { deskCommandOf, type Pressed, readAs } from './deskKeys.ts';
-import { commandWindows } from './frontWindow.ts';
+import { commandWindows, raiseWindow } from './frontWindow.ts';
 import { within } from './programs/standIn.ts';
 import { type PracticeProgram, type ProgramStates, standInOf } from './programs/standIns.ts';
 import { endShortcut, programChanged, runShortcut, selectPrograms } from './programsSlice.ts';
@@ -19,6 +19,8 @@ export const runCommand =
     if (!ran) return false;
     dispatch(programChanged({ program, state: ran.state[program] }));
     if (told) dispatch(programRan({ program: name, command: ran.name, said: ran.said }));
+    if (ran.closes) dispatch(commandWindows('close'));
+    if (ran.opens !== null) dispatch(raiseWindow(ran.opens));
     return true;
   };
 

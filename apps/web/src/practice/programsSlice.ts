@@ -7,6 +7,9 @@ interface RanCommand {
   readonly state: ProgramStates;
   readonly name: string;
   readonly said: string;
+  /** What it does with windows: the one it opens, by id; whether it closes its own. */
+  readonly opens: string | null;
+  readonly closes: boolean;
 }
 
 /** What a program does with a shortcut, in canonical notation; null where it has no command for it. */
@@ -18,7 +21,8 @@ export function runShortcut(
   const command = standInOf(program).commands.find((own) => own.shortcut === shortcut);
   if (!command) return null;
   const after = { ...command.run(state[program]), lastCommand: command.name };
-  return { state: { ...state, [program]: after }, name: command.name, said: command.said(after) };
+  const { name, opens = null, closes = false } = command;
+  return { state: { ...state, [program]: after }, name, said: command.said(after), opens, closes };
 }
 
 /** What it does when the key of a command that lasts comes up; null where nothing lasts. */

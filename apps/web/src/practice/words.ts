@@ -93,4 +93,14 @@ export const WORDS = {
   zoom: 'Zoom',
   colour: 'Colour',
   canvas: 'Canvas of the heron’s wing',
+  // Kettleby.
+  graph: (nodes: number) => `The graph of a kettle: ${nodes} nodes`,
+  node: 'Node',
+  prop: 'Prop',
+  turns: 'turns',
+  stands: 'stands',
+  fineness: (points: number) => `Fineness ${points}`,
+  hollow: 'Hollow',
+  solid: 'Solid',
+  baked: (times: number) => `baked ${times} ${times === 1 ? 'time' : 'times'}`,
 } as const;

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { nameSchema } from '../devices/index.ts';
+import { idSchema, nameSchema } from '../devices/index.ts';
 import { ok, type Result } from '../result.ts';
 import { type Command, commandSchema, keysBySchema, LIMITS } from '../setup/index.ts';
 import type { FormatProblem } from './problem.ts';
@@ -15,7 +15,10 @@ export const commandListDocumentSchema = z.strictObject({
   /** What the program is called that has them; it may be called otherwise where they are taken in. */
   program: nameSchema,
   keysBy: keysBySchema.default('character'),
-  commands: z.array(commandSchema.omit({ id: true })).max(LIMITS.commands),
+  commands: z
+    // Whoever writes one by hand need not say that a command has no intent.
+    .array(commandSchema.omit({ id: true }).extend({ intent: idSchema.nullable().default(null) }))
+    .max(LIMITS.commands),
 });
 /** The commands of a program, to be given to someone. */
 export type CommandList = Omit<z.infer<typeof commandListDocumentSchema>, 'format' | 'version'>;

@@ -56,6 +56,7 @@ test('whatever commands run, a program says something and can be drawn on; undon
         tallow: 'shots',
         hushbox: 'cuts',
         quillboard: 'cards',
+        kettleby: 'graph',
       };
       const field = kept[program as keyof typeof kept];
       const inside = (of: typeof state) => (of[program] as unknown as Record<string, unknown>)[field];

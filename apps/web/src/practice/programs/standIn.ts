@@ -11,6 +11,10 @@ export interface StandInCommand<State> {
   readonly release?: (state: State) => State;
   /** What one sees of it afterwards, in a few words. */
   readonly said: (state: State) => string;
+  /** The window it opens, by id. */
+  readonly opens?: string;
+  /** Its own window is closed by it. */
+  readonly closes?: boolean;
 }
 
 /** A program of the practice desk: where it starts, its commands, and what else it hears. */

@@ -1,6 +1,8 @@
 import { BRINDLE_PROGRAM } from './brindle.ts';
 import { FERNWAY_PROGRAM } from './fernway.ts';
 import { HUSHBOX_PROGRAM } from './hushbox.ts';
+import { KETTLEBY_PROGRAM } from './kettleby.ts';
+import { BAKE_DIALOG } from './kettlebyBake.ts';
 import { LARKFRAME_PROGRAM } from './larkframe.ts';
 import { QUILLBOARD_PROGRAM } from './quillboard.ts';
 import type { StandIn } from './standIn.ts';
@@ -16,6 +18,8 @@ export const STAND_INS = {
   quillboard: QUILLBOARD_PROGRAM,
   fernway: FERNWAY_PROGRAM,
   'tin-can': TIN_CAN_PROGRAM,
+  kettleby: KETTLEBY_PROGRAM,
+  'kettleby-bake': BAKE_DIALOG,
 } as const;
 
 /** The id of a program that has a stand-in. */

@@ -1,9 +1,6 @@
 import { styled } from '@mui/material/styles';
-import { itemAt, moveTo, type Program } from '@nimble-lever/core/setup';
-import { ChevronDown, ChevronUp } from 'lucide-react';
-import { makeEdit } from '../../app/setup/edits.ts';
-import { selectSetup } from '../../app/setup/selectors.ts';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { useAppDispatch } from '../../app/store.ts';
+import { moveProgram } from './moveProgram.ts';
 import { ProgramMenu } from './ProgramMenu.tsx';
 import { ProgramSign } from './ProgramSign.tsx';
 import type { Entry } from './useEntries.ts';
@@ -29,16 +26,17 @@ const Line = styled('li')(({ theme: { vars } }) => ({
   },
   '& .program:hover': { backgroundColor: vars?.palette.tokens.sheet },
   '& .program[aria-current=true]': {
-    paddingRight: 62,
+    paddingRight: 36,
     backgroundColor: vars?.palette.tokens.sheet,
     borderColor: vars?.palette.text.primary,
     boxShadow: `inset 0 0 0 1px ${vars?.palette.text.primary}`,
   },
-  '& b': { display: 'flex', gap: 6, alignItems: 'center', fontWeight: 650, fontSize: 13, minWidth: 0 },
-  '& b span': { overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' },
-  '& b em': {
-    flex: 'none',
-    padding: '0 6px',
+  '& .called': { minWidth: 0, display: 'flex', flexDirection: 'column', gap: 1 },
+  '& b, & small': { overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' },
+  '& b': { fontWeight: 650, fontSize: 13 },
+  '& em': {
+    marginLeft: 6,
+    padding: '1px 6px',
     borderRadius: 4,
     fontStyle: 'normal',
     fontWeight: 400,
@@ -46,7 +44,7 @@ const Line = styled('li')(({ theme: { vars } }) => ({
     color: vars?.palette.tokens.accent,
     backgroundColor: vars?.palette.tokens.accentTint,
   },
-  '& small': { fontSize: 11, color: vars?.palette.text.secondary, whiteSpace: 'nowrap', overflow: 'hidden' },
+  '& small': { fontSize: 11, color: vars?.palette.text.secondary },
   '& .reach': {
     gridColumn: '1 / -1',
     height: 4,
@@ -66,9 +64,7 @@ const Line = styled('li')(({ theme: { vars } }) => ({
     background: 'none',
     cursor: 'pointer',
   },
-  '& .tools .moves': { display: 'flex', flexDirection: 'column' },
-  '& .tools button:hover:not(:disabled)': { backgroundColor: vars?.palette.tokens.sunk },
-  '& .tools button:disabled': { opacity: 0.35, cursor: 'default' },
+  '& .tools button:hover': { backgroundColor: vars?.palette.tokens.sunk },
 }));
 
 interface Props {
@@ -79,6 +75,7 @@ interface Props {
 
 /** One program of the list; what can be done with it stands at the one that is shown. */
 export function ProgramEntry({ entry, shown, onShow }: Props) {
+  const dispatch = useAppDispatch();
   const { program, name, commands, reached, open, inFront } = entry;
   const states = [
     WORDS.commands(commands),
@@ -93,14 +90,20 @@ export function ProgramEntry({ entry, shown, onShow }: Props) {
         aria-current={shown}
         title={WORDS.inReach(reached, commands)}
         onClick={() => onShow(program?.id ?? null)}
+        onKeyDown={(event) => {
+          const by = { ArrowUp: -1, ArrowDown: 1 }[event.key];
+          if (!event.altKey || by === undefined || !program) return;
+          event.preventDefault();
+          dispatch(moveProgram(program.id, by));
+        }}
       >
         <ProgramSign colour={program?.colour ?? null} icon={program ? program.icon : 'layers'} />
-        <span>
-          <b>
-            <span>{name}</span>
+        <span className="called">
+          <b>{name}</b>
+          <small>
+            {states.join(' · ')}
             {inFront && <em>{WORDS.inFront}</em>}
-          </b>
-          <small>{states.join(' · ')}</small>
+          </small>
         </span>
         <span className="reach">
           <i style={{ width: `${commands === 0 ? 0 : (100 * reached) / commands}%` }} />
@@ -108,33 +111,9 @@ export function ProgramEntry({ entry, shown, onShow }: Props) {
       </button>
       {shown && program && (
         <span className="tools">
-          <Moves program={program} />
           <ProgramMenu key={program.id} program={program} onShow={onShow} />
         </span>
       )}
     </Line>
-  );
-}
-
-/** Its place in the list is that of its column on the Board, and decides between rules that fit as well. */
-function Moves({ program: { id, name } }: { readonly program: Program }) {
-  const dispatch = useAppDispatch();
-  const { programs } = useAppSelector(selectSetup);
-  const at = programs.findIndex((program) => program.id === id);
-  const move = (to: number) => dispatch(makeEdit(moveTo(itemAt.program(id), programs, id, to)));
-  return (
-    <span className="moves">
-      <button type="button" aria-label={WORDS.up(name)} disabled={at <= 0} onClick={() => move(at - 1)}>
-        <ChevronUp size={15} aria-hidden />
-      </button>
-      <button
-        type="button"
-        aria-label={WORDS.down(name)}
-        disabled={at === programs.length - 1}
-        onClick={() => move(at + 1)}
-      >
-        <ChevronDown size={15} aria-hidden />
-      </button>
-    </span>
   );
 }

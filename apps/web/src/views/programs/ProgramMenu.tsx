@@ -9,9 +9,10 @@ import { makeEdit } from '../../app/setup/edits.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { raiseWindow } from '../../practice/frontWindow.ts';
+import { windowOfProgram } from '../../practice/windowOfProgram.ts';
+import { moveProgram } from './moveProgram.ts';
 import { ProgramDialog } from './ProgramDialog.tsx';
 import { useSay } from './say.ts';
-import { windowOfProgram } from './windowOfProgram.ts';
 import { WORDS } from './words.ts';
 
 interface Props {
@@ -29,6 +30,8 @@ export function ProgramMenu({ program, onShow }: Props) {
   const [removal, setRemoval] = useState<Removal | null>(null);
   const [editing, setEditing] = useState(false);
   const { id, name } = program;
+  const { programs } = setup;
+  const at = programs.findIndex((each) => each.id === id);
   const window = windowOfProgram(program);
   const close = () => setAnchor(null);
   const does = (act: () => void) => () => {
@@ -43,8 +46,6 @@ export function ProgramMenu({ program, onShow }: Props) {
     say(WORDS.copied(WORDS.copyOf(name)));
   };
   const remove = () => {
-    const { programs } = setup;
-    const at = programs.findIndex((each) => each.id === id);
     const next = programs[at + 1] ?? programs[at - 1];
     dispatch(makeEdit(removeProgram(setup, id).edit));
     onShow(next?.id ?? null);
@@ -68,6 +69,12 @@ export function ProgramMenu({ program, onShow }: Props) {
         <MenuItem onClick={does(() => setEditing(true))}>{WORDS.edit}</MenuItem>
         <MenuItem onClick={does(copy)}>{WORDS.copy}</MenuItem>
         {window && <MenuItem onClick={does(() => dispatch(raiseWindow(window)))}>{WORDS.bring}</MenuItem>}
+        <MenuItem disabled={at <= 0} onClick={() => dispatch(moveProgram(id, -1))}>
+          {WORDS.up}
+        </MenuItem>
+        <MenuItem disabled={at === programs.length - 1} onClick={() => dispatch(moveProgram(id, 1))}>
+          {WORDS.down}
+        </MenuItem>
         <Divider />
         <MenuItem onClick={does(remove)}>{removal ? WORDS.removes(removal) : WORDS.remove}</MenuItem>
       </Menu>

@@ -32,7 +32,7 @@ const Main = styled('div')(({ theme: { vars } }) => ({
     display: 'flex',
     alignItems: 'flex-end',
     padding: '6px 16px 0 10px',
-    minHeight: 44,
+    height: 46,
     borderBottom: `1px solid ${vars?.palette.divider}`,
   },
   '& > .tabs .actions': { marginLeft: 'auto', display: 'flex', gap: 8, paddingBottom: 6 },
@@ -51,8 +51,12 @@ const Status = styled('footer')(({ theme: { vars } }) => ({
   backgroundColor: vars?.palette.tokens.background,
   '& .wrong': { color: vars?.palette.tokens.brick },
   '& .told': { color: vars?.palette.text.primary },
+  '& [role=status]': { minWidth: 0, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' },
   '& .hints': { marginLeft: 'auto', whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis' },
 }));
+
+/** So many characters leave room for the hints beside them. */
+const MOST_BESIDE = 44;
 
 /** Programs: what the desk runs, what each can do, and by which windows it is known. */
 export function ProgramsPage() {
@@ -92,10 +96,13 @@ export function ProgramsPage() {
             )}
           </div>
           <Status>
-            <span role="status" className={said?.wrong ? 'wrong' : 'told'}>
+            <span role="status" className={said?.wrong ? 'wrong' : 'told'} title={said?.words}>
               {said?.words}
             </span>
-            {tab === 'commands' && <span className="hints">{WORDS.hints}</span>}
+            {/* What is told has the line to itself where it is long. } */}
+            {tab === 'commands' && !(said && said.words.length > MOST_BESIDE) && (
+              <span className="hints">{WORDS.hints}</span>
+            )}
           </Status>
         </Main>
         <Suspense fallback={null}>

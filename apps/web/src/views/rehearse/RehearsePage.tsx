@@ -13,9 +13,11 @@ import { OtherDesk } from '../../practice/OtherDesk.tsx';
 import { Overview } from '../../practice/Overview.tsx';
 import { ProgramWindow } from '../../practice/ProgramWindow.tsx';
 import { enterPracticeDesk } from '../../practice/practiceDesk.ts';
+import { BakeView } from '../../practice/programs/BakeView.tsx';
 import { BrindleView } from '../../practice/programs/BrindleView.tsx';
 import { FernwayView } from '../../practice/programs/FernwayView.tsx';
 import { HushboxView } from '../../practice/programs/HushboxView.tsx';
+import { KettlebyView } from '../../practice/programs/KettlebyView.tsx';
 import { LarkframeView } from '../../practice/programs/LarkframeView.tsx';
 import { QuillboardView } from '../../practice/programs/QuillboardView.tsx';
 import { isPracticeProgram, type PracticeProgram } from '../../practice/programs/standIns.ts';
@@ -62,6 +64,8 @@ const PROGRAMS: Readonly<Record<PracticeProgram, { readonly view: ComponentType;
     quillboard: { view: QuillboardView, place: place('5%', '9%', '60%', '78%') },
     fernway: { view: FernwayView, place: place('24%', '6%', '68%', '80%') },
     'tin-can': { view: TinCanView, place: place('63%', '4%', '34%', '66%') },
+    kettleby: { view: KettlebyView, place: place('14%', '8%', '68%', '78%') },
+    'kettleby-bake': { view: BakeView, place: place('34%', '24%', '40%', '52%') },
   };
 
 /** Rehearse: working programs, the rig to press and turn, and the account of what happened and why. */

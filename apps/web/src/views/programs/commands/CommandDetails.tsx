@@ -9,7 +9,7 @@ import { selectSetup } from '../../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../app/store.ts';
 import { Keycap } from '../../../pieces/Keycap.tsx';
 import { raiseWindow } from '../../../practice/frontWindow.ts';
-import { windowOfProgram } from '../windowOfProgram.ts';
+import { windowOfProgram } from '../../../practice/windowOfProgram.ts';
 import { WORDS } from '../words.ts';
 import { CommandKeys } from './CommandKeys.tsx';
 import { type Row, whereWords } from './useRows.ts';
@@ -21,7 +21,8 @@ const Box = styled('aside')(({ theme: { vars } }) => ({
   flex: 'none',
   height: 168,
   display: 'grid',
-  gridTemplateColumns: 'minmax(220px, 1fr) minmax(220px, 1.2fr) minmax(200px, 1fr)',
+  gridTemplateColumns: 'minmax(190px, 1.25fr) minmax(160px, 1fr) minmax(170px, 1fr) minmax(190px, 1fr)',
+  overflow: 'auto hidden',
   borderTop: `1px solid ${vars?.palette.divider}`,
   '& > section': {
     minWidth: 0,
@@ -113,7 +114,6 @@ export function CommandDetails({ program, rows, sheet, edits, onPlace }: Props) 
           )}
           <Button onClick={sheet.removeChosen}>{WORDS.remove}</Button>
         </div>
-        <CommandKeys command={command} programBy={owner?.keysBy ?? 'character'} edits={edits} />
       </section>
       <section>
         <h3>{WORDS.columns.where}</h3>
@@ -161,6 +161,10 @@ export function CommandDetails({ program, rows, sheet, edits, onPlace }: Props) 
             {WORDS.sameControl(others.filter(({ at }) => at.has(keyOf(first.slot))).length, others.length)}
           </p>
         )}
+      </section>
+      <section>
+        <h3>{WORDS.typing}</h3>
+        <CommandKeys command={command} programBy={owner?.keysBy ?? 'character'} edits={edits} />
       </section>
     </Box>
   );

@@ -11,12 +11,12 @@ import type { SheetEdits } from './useSheetEdits.ts';
 
 const Fields = styled('div')(({ theme: { vars } }) => ({
   display: 'grid',
-  gridTemplateColumns: 'auto minmax(0, 1fr)',
+  gridTemplateColumns: 'minmax(0, 1fr)',
   alignItems: 'center',
   gap: '4px 8px',
   fontSize: 12,
   color: vars?.palette.text.secondary,
-  '& p': { gridColumn: '1 / -1' },
+  '& .MuiInputBase-root': { maxWidth: 'none', width: '100%' },
 }));
 
 interface Props {

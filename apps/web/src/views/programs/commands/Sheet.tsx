@@ -85,7 +85,7 @@ export function Sheet({ label, sheet, intents, empty }: Props) {
         onCut={sheet.onCut}
         onPaste={sheet.onPaste}
       >
-        <GridPart role="rowgroup">
+        <GridPart role="rowgroup" className="heads">
           <GridPart role="row" aria-rowindex={1} className="head">
             {COLUMNS.map((column, i) => {
               const down = sorted?.column === column ? sorted.down : null;

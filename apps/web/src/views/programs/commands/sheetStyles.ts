@@ -6,7 +6,7 @@ export const HEAD = 32;
 
 /** How wide the columns are, in the order of `COLUMNS`; where a command is reached needs the most words. */
 const WIDTHS =
-  'minmax(150px, 1.5fr) minmax(96px, 0.9fr) 74px minmax(84px, 1fr) 56px minmax(56px, 0.7fr) minmax(190px, 2fr)';
+  'minmax(150px, 1.5fr) minmax(146px, 0.9fr) 70px minmax(84px, 1fr) 56px minmax(52px, 0.6fr) minmax(190px, 2fr)';
 
 /** How the sheet looks: lines rather than boxes; the head stays in sight. */
 export function sheetStyles({ theme: { vars, typography } }: { readonly theme: Theme }) {
@@ -17,13 +17,11 @@ export function sheetStyles({ theme: { vars, typography } }: { readonly theme: T
     { backgroundColor: colour },
   ]);
   return {
-    minWidth: 720,
+    minWidth: 748,
     fontSize: 13,
     '& .head, & .line': { display: 'grid', gridTemplateColumns: WIDTHS },
+    '& .heads': { position: 'sticky', top: 0, zIndex: 2 },
     '& .head': {
-      position: 'sticky',
-      top: 0,
-      zIndex: 2,
       height: HEAD,
       borderBottom: line,
       backgroundColor: vars?.palette.tokens.sheet,
@@ -104,5 +102,7 @@ export function sheetStyles({ theme: { vars, typography } }: { readonly theme: T
       cursor: 'pointer',
     },
     '& .tick': { width: 16, height: 16, margin: 0, accentColor: vars?.palette.tokens.accent },
+    // Fifty empty boxes would be seen before the one that is ticked.
+    '& .line:not(:hover):not(.active) .tick:not(:checked):not(:focus-visible)': { opacity: 0 },
   };
 }

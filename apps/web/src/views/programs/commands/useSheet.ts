@@ -51,6 +51,11 @@ function leftField(): boolean {
   return !isWrong;
 }
 
+/** Whether an event is a cell's own: React passes on to it what happens in a menu it opened. */
+function isInside({ currentTarget, target }: MouseEvent): boolean {
+  return target instanceof Node && currentTarget.contains(target);
+}
+
 /** Whether a column is edited. */
 function isEdited(column: Column): column is SheetColumn {
   return column !== 'where';
@@ -242,14 +247,15 @@ export function useSheet({ rows, edits, keysBy, onPlace, onList }: Given) {
       onPress: (cell: Cell, event: MouseEvent) => {
         const isIn =
           event.target instanceof HTMLElement && event.target.closest('input, button, [role=textbox]');
-        if (event.button !== 0 || isIn) return;
+        if (event.button !== 0 || isIn || !isInside(event)) return;
         event.preventDefault();
         if (!leftField()) return;
         keys.current = true;
         dispatch({ kind: event.shiftKey ? 'ranged' : 'went', to: cell });
       },
-      onOver: (cell: Cell, { buttons }: MouseEvent) => {
-        if (buttons === 1 && latest.current.active) dispatch({ kind: 'ranged', to: cell });
+      onOver: (cell: Cell, event: MouseEvent) => {
+        if (event.buttons === 1 && latest.current.active && isInside(event))
+          dispatch({ kind: 'ranged', to: cell });
       },
       onEdit: (cell: Cell) => latest.current.edit(cell, 'enter'),
       onTick: ({ command }: Row) => latest.current.edits.change(command, { risky: !command.risky }),

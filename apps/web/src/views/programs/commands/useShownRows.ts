@@ -71,11 +71,15 @@ export function useShownRows(rows: readonly Row[]) {
     setFilter,
     sorted: sorted ? { column: sorted.id, down: sorted.desc } : null,
     /** Upwards, downwards, and then as the list is again. */
-    sortBy: (column: Column) => table.getColumn(column)?.toggleSorting(sorted?.id === column && !sorted.desc),
-    unsort: () => setSorting([]),
+    sortBy: (column: Column) => setSorting(nextSorting(sorted, column)),
     /** Whether all lines are shown in their own order. */
     isWhole: sorting.length === 0 && filter === 'all' && wanted.words.length === 0,
   };
+}
+
+function nextSorting(sorted: SortingState[number] | undefined, column: Column): SortingState {
+  if (sorted?.id !== column) return [{ id: column, desc: false }];
+  return sorted.desc ? [] : [{ id: column, desc: true }];
 }
 
 function hasWords({ command, where }: Row, words: readonly string[]): boolean {

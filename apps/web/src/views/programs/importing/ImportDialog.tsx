@@ -48,7 +48,7 @@ const Body = styled('div')(({ theme: { vars, typography } }) => ({
     border: `1px solid ${vars?.palette.divider}`,
     borderRadius: 8,
   },
-  '& .row': { flex: 'none', display: 'flex', alignItems: 'center', gap: 12, flexWrap: 'wrap' },
+  '& .bar': { flex: 'none', display: 'flex', alignItems: 'center', gap: 12, flexWrap: 'wrap' },
   '& .fill': { flex: 1 },
   '& .MuiFormControlLabel-label': { fontSize: 12 },
 }));
@@ -101,7 +101,7 @@ export function ImportDialog({ program, begun, onClose }: Props) {
           spellCheck={false}
           onChange={({ target }) => take(target.value)}
         />
-        <div className="row">
+        <div className="bar">
           <Button onClick={() => picker.current?.click()}>{WORDS.chooseFile}</Button>
           {planned && planned.planned.length > 0 && (
             <>
@@ -138,7 +138,7 @@ export function ImportDialog({ program, begun, onClose }: Props) {
         {planned && planned.planned.length > 0 && (
           <PlannedLines planned={planned.planned} columns={planned.columns} onColumns={setColumns} />
         )}
-        <div className="row">
+        <div className="bar">
           <span className="fill" />
           <Button onClick={onClose}>{WORDS.cancel}</Button>
           <Button variant="contained" disabled={add + change === 0} onClick={write}>

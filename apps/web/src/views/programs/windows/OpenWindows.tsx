@@ -3,7 +3,7 @@ import OutlinedInput from '@mui/material/OutlinedInput';
 import { styled } from '@mui/material/styles';
 import { type FrontWindow, RULE_FIELDS, resolveProfile } from '@nimble-lever/core/resolve';
 import { executableRule } from '@nimble-lever/core/setup';
-import { candidateWords, decisionWords, profileName, ruleWords } from '@nimble-lever/core/words';
+import { candidateWords, capital, decisionWords, profileName, ruleWords } from '@nimble-lever/core/words';
 import { Fragment, useState } from 'react';
 import { makeEdit } from '../../../app/setup/edits.ts';
 import { selectCompiled, selectSetup } from '../../../app/setup/selectors.ts';
@@ -141,16 +141,22 @@ export function OpenWindows({ program, looked, onLook }: Props) {
       </div>
       {decision && (
         <div className="why" role="status">
-          <h2>{WORDS.gets(profileName(setup, decision.profile))}</h2>
+          <h2>{capital(WORDS.gets(profileName(setup, decision.profile)))}</h2>
           <p>{decisionWords(setup, decision)}</p>
-          <ul>
-            {decision.candidates.map((candidate) => (
-              <li key={candidate.profile} className={candidate.verdict === 'decides' ? 'decides' : undefined}>
-                {candidateWords(candidate, setup)}
-                <small>{ruleWords(candidate.rule)}</small>
-              </li>
-            ))}
-          </ul>
+          {/* One alone needs no reason why it and no other. } */}
+          {decision.candidates.length > 1 && (
+            <ul>
+              {decision.candidates.map((candidate) => (
+                <li
+                  key={candidate.profile}
+                  className={candidate.verdict === 'decides' ? 'decides' : undefined}
+                >
+                  {candidateWords(candidate, setup)}
+                  <small>{ruleWords(candidate.rule)}</small>
+                </li>
+              ))}
+            </ul>
+          )}
           {decision.because === 'nothing-fits' && looked?.executable && (
             <Button onClick={take}>{WORDS.takeWindow}</Button>
           )}

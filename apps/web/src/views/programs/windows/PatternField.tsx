@@ -65,7 +65,11 @@ export function PatternField({ name, pattern, suggested, onChange }: Props) {
           maxLength: 200,
           spellCheck: false,
         }}
-        sx={{ height: 28, '& input': { fontSize: 12, fontFamily: (theme) => theme.typography.mono } }}
+        sx={{
+          height: 28,
+          visibility: match === 'any' ? 'hidden' : 'visible',
+          '& input': { fontSize: 12, fontFamily: (theme) => theme.typography.mono },
+        }}
       />
       {wrong && (
         <FormHelperText error role="alert" id={problem} sx={{ gridColumn: '2 / -1', mt: -0.5 }}>

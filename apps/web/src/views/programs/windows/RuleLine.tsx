@@ -21,22 +21,23 @@ import { ruleAt } from './ruleEdits.ts';
 
 const Line = styled('li')(({ theme: { vars } }) => ({
   display: 'grid',
-  gridTemplateColumns: '152px minmax(0, 1fr) auto',
-  alignItems: 'start',
+  gridTemplateColumns: 'minmax(0, 1fr) auto',
+  alignItems: 'center',
   gap: '6px 12px',
   padding: '10px 12px',
   border: `1px solid ${vars?.palette.divider}`,
   borderRadius: 10,
   '&.fits': { borderColor: vars?.palette.tokens.accent },
   '& .fields': {
+    gridColumn: '1 / -1',
     display: 'grid',
-    gridTemplateColumns: '84px auto minmax(0, 1fr)',
+    gridTemplateColumns: '84px 136px minmax(0, 1fr)',
     alignItems: 'center',
     gap: '5px 8px',
     fontSize: 12,
     color: vars?.palette.text.secondary,
   },
-  '& .state': { gridColumn: '2 / -1', fontSize: 12, color: vars?.palette.text.secondary },
+  '& .state': { gridColumn: '1 / -1', fontSize: 12, color: vars?.palette.text.secondary },
   '& .state.fits': { color: vars?.palette.tokens.accent, fontWeight: 650 },
   '& .never': {
     gridColumn: '1 / -1',
@@ -83,6 +84,13 @@ export function RuleLine({ owner, profile, rule, looked, never }: Props) {
         ]}
         onChange={(way) => change({ negative: way === 'except' })}
       />
+      <IconButton
+        aria-label={WORDS.removeRule}
+        title={WORDS.removeRule}
+        onClick={() => dispatch(makeEdit({ kind: 'remove', at }))}
+      >
+        <Trash2 size={16} aria-hidden />
+      </IconButton>
       <div className="fields">
         {RULE_FIELDS.map((field) => (
           <PatternField
@@ -94,13 +102,6 @@ export function RuleLine({ owner, profile, rule, looked, never }: Props) {
           />
         ))}
       </div>
-      <IconButton
-        aria-label={WORDS.removeRule}
-        title={WORDS.removeRule}
-        onClick={() => dispatch(makeEdit({ kind: 'remove', at }))}
-      >
-        <Trash2 size={16} aria-hidden />
-      </IconButton>
       {amiss !== null && (
         <span className={fits && !rule.negative ? 'state fits' : 'state'}>
           {fits

@@ -60,7 +60,9 @@ export function RuleLists({ program, looked }: Props) {
   const addProfile = () => {
     const made = addProfileOf(setup, program, WORDS.newProfile);
     if (!made) return;
-    const rule: Rule = { ...begunRule(owner, looked), title: { match: 'glob', text: '*' } };
+    // Narrow to begin with: a rule for any title would take the whole program at once.
+    const title = { match: 'exact', text: looked?.title || WORDS.newProfile } as const;
+    const rule: Rule = { ...begunRule(owner, looked), title };
     const at = `${itemAt.profile(made.id)}/rules/${rule.id}`;
     const rules: SingleEdit = { kind: 'add', at, item: rule, after: null };
     dispatch(makeEdit(together([...partsOf(made.edit), rules])));
