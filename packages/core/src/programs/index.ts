@@ -1,4 +1,24 @@
 // Lists of commands: read in whatever form they come, taken in line by line, written again.
+
+// Profiles side by side, and taken from one to another.
+export {
+  type Compared,
+  type ComparedCell,
+  compareIntents,
+  compareProfiles,
+  type Difference,
+  type IntentDifference,
+} from './compare.ts';
+export {
+  type CarriedAs,
+  type CarriedStep,
+  emptyProfileEdit,
+  type ProfileCopy,
+  planProfileCopy,
+  profileCopyEdit,
+} from './copyProfile.ts';
+// Ideas across programs.
+export { type IntentUse, intentFrom, intentUses, renameIntent } from './intentEdits.ts';
 export { COLUMN_ROLES, type ColumnRole, type Columns, findColumns } from './list/columns.ts';
 export type { ListForm, ListLine, ListProblem, ListText } from './list/listLine.ts';
 export {

@@ -33,6 +33,31 @@ test.each([
   expect(adapted).toMatchObject({ behaviour: { action, style: 'follow' }, note: 'kept' });
 });
 
+test('without an intent the same name counts, whatever its keys', () => {
+  const named = structuredClone(setup);
+  const [first] = named.programs.find(({ id }) => id === 'brindle')?.commands ?? [];
+  if (first) Object.assign(first, { name: 'onion SKIN', intent: null });
+  const adapted = adaptBinding(
+    named,
+    command('larkframe-onion'),
+    profile('larkframe'),
+    profile('brindle'),
+    'press',
+  );
+  expect(adapted.behaviour).toMatchObject({ action: { kind: 'command', command: first?.id } });
+});
+
+test('from another set-up the same id means nothing', () => {
+  const other = structuredClone(setup);
+  const undo = other.programs
+    .find(({ id }) => id === 'larkframe')
+    ?.commands.find(({ id }) => id === 'larkframe-play');
+  if (undo) Object.assign(undo, { name: 'Wave', intent: null, shortcut: 'F9' });
+  const to = profile('larkframe');
+  const adapted = adaptBinding(setup, command('larkframe-play'), profile('larkframe'), to, 'press', other);
+  expect(adapted.behaviour).toMatchObject({ action: { kind: 'shortcut', shortcut: 'F9' } });
+});
+
 test('a turn can only tap; off and native go anywhere', () => {
   const turned = adaptBinding(setup, command('copy'), profile('everywhere'), profile('brindle'), 'clockwise');
   expect(turned.behaviour).toMatchObject({ style: 'tap' });
