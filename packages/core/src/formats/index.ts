@@ -8,4 +8,10 @@ export { jsonSchemas } from './jsonSchemas.ts';
 export { type JsonText, readJson } from './jsonText.ts';
 export { readEventLines, writeStrokeLines } from './lines.ts';
 export type { FormatProblem, JsonProblem } from './problem.ts';
+export {
+  type ControlSet,
+  controlSetSchema,
+  type StartingProfile,
+  startingProfileSchema,
+} from './readyMadeDocuments.ts';
 export { readSetupDocument, setupDocumentSchema, writeSetupDocument } from './setupDocument.ts';

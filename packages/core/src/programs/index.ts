@@ -54,6 +54,16 @@ export {
 export { familyOf, type Proposal, proposeFor } from './propose.ts';
 // Which controls reach which commands.
 export { columnOf, inReach, type Reach, type ReachOf, reachOf } from './reach.ts';
+// What is shipped to begin with.
+export {
+  CONTROL_SETS,
+  planControlSet,
+  planStart,
+  READY_LISTS,
+  type ReadyStep,
+  readyEdit,
+  STARTING_PROFILES,
+} from './readyMade.ts';
 // What goes with a program or a command.
 export { type Removal, removeCommands, removeProfile, removeProgram } from './removeWith.ts';
 // A program's commands as a sheet of cells.
