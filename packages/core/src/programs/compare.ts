@@ -1,14 +1,23 @@
 import { profileChain, resolveBehaviour } from '../resolve/index.ts';
 import {
+  acting,
+  adaptBinding,
   type Behaviour,
   type Binding,
+  bindingChanges,
+  checkBinding,
+  commandOfIntent,
+  type Edit,
+  keyOf,
   type Profile,
   type Setup,
   type Slot,
   sameJson,
   slotOf,
+  together,
 } from '../setup/index.ts';
 import { describeActionIn } from '../words/index.ts';
+import { inRigOrder } from './rigOrder.ts';
 
 /** A profile and the set-up it stands in. */
 export interface Compared {
@@ -119,12 +128,55 @@ function sentAs(behaviour: Behaviour): unknown {
   return how;
 }
 
-function inRigOrder({ devices, layers }: Setup, slots: readonly Slot[]): readonly Slot[] {
-  const places = new Map<string, number>();
-  for (const { id, controls } of devices)
-    for (const control of controls) places.set(`${id}/${control.id}`, places.size);
-  const depth = new Map(layers.map(({ id }, i) => [id, i]));
-  const rank = ({ device, control, layer }: Slot) =>
-    (places.get(`${device}/${control}`) ?? places.size) * 10 + (depth.get(layer) ?? 0);
-  return slots.toSorted((a, b) => rank(a) - rank(b));
+/**
+ * The edit that has a profile do on a control what another one does there; null where it does so already or cannot. What
+ * the other leaves to the control itself is left to it here too, also where something below would decide.
+ *
+ * @param cell what the other one does
+ */
+export function takeAcross(
+  setup: Setup,
+  { setup: source }: Compared,
+  cell: ComparedCell,
+  target: Slot,
+): Edit | null {
+  const to = setup.profiles[target.profile];
+  const from = cell.from === null ? undefined : source.profiles[cell.from];
+  if (!to) return null;
+  const before = to.bindings[keyOf(target)] ?? null;
+  const after: Binding =
+    cell.binding && from
+      ? adaptBinding(setup, cell.binding, from, to, target.trigger, source)
+      : { behaviour: { kind: 'native' }, face: null, note: null };
+  if (checkBinding(setup, to, target, after) !== null) return null;
+  const edits = bindingChanges(target, before, after);
+  return edits.length > 0 ? together(edits) : null;
+}
+
+/**
+ * The edit that puts a profile's own command of an intent onto controls; null where its program has none, or all of them
+ * have it.
+ */
+export function putIntent(
+  setup: Setup,
+  profile: string,
+  intent: string,
+  slots: readonly Slot[],
+): Edit | null {
+  const to = setup.profiles[profile];
+  const program = setup.programs.find(({ id }) => id === to?.program);
+  const command =
+    commandOfIntent(program, intent) ?? setup.commonCommands.find((each) => each.intent === intent);
+  if (!to || !command) return null;
+  const edits = slots.flatMap((slot) => {
+    const target = { ...slot, profile };
+    const before = to.bindings[keyOf(target)] ?? null;
+    const behaviour = acting({ kind: 'command', command: command.id }, 'tap');
+    return bindingChanges(target, before, {
+      behaviour,
+      face: before?.face ?? null,
+      note: before?.note ?? null,
+    });
+  });
+  return edits.length > 0 ? together(edits) : null;
 }

@@ -5,6 +5,7 @@ import {
   checkBinding,
   commandOf,
   type Edit,
+  keyOf,
   type Profile,
   type Refusal,
   type Setup,
@@ -13,6 +14,7 @@ import {
   slotOf,
   together,
 } from '../setup/index.ts';
+import { inRigOrder } from './rigOrder.ts';
 
 /** What a binding carries over as: the other program's command of its intent or name, the bare keys, or as it is. */
 export type CarriedAs = 'intent' | 'name' | 'keys' | 'as-is';
@@ -41,9 +43,11 @@ export interface ProfileCopy {
 export function planProfileCopy(setup: Setup, { from, source, to }: ProfileCopy): readonly CarriedStep[] {
   const target = setup.profiles[to];
   if (!target) return [];
-  return Object.entries(from.bindings).flatMap(([key, binding]): CarriedStep[] => {
-    const slot = slotOf(to, key);
-    if (!slot) return [];
+  const slots = Object.keys(from.bindings).flatMap((key) => slotOf(to, key) ?? []);
+  return inRigOrder(setup, slots).flatMap((slot): CarriedStep[] => {
+    const key = keyOf(slot);
+    const binding = from.bindings[key];
+    if (!binding) return [];
     const after = adaptBinding(setup, binding, from, target, slot.trigger, source);
     return [
       {

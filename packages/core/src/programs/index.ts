@@ -8,6 +8,8 @@ export {
   compareProfiles,
   type Difference,
   type IntentDifference,
+  putIntent,
+  takeAcross,
 } from './compare.ts';
 export {
   type CarriedAs,

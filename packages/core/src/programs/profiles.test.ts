@@ -11,7 +11,7 @@ import {
   slotKey,
 } from '../setup/index.ts';
 import { arbitrarySetup } from '../testing/index.ts';
-import { compareIntents, compareProfiles } from './compare.ts';
+import { compareIntents, compareProfiles, putIntent, takeAcross } from './compare.ts';
 import { emptyProfileEdit, planProfileCopy, profileCopyEdit } from './copyProfile.ts';
 import { intentFrom, intentUses, renameIntent } from './intentEdits.ts';
 
@@ -25,6 +25,7 @@ function edited(setup: Setup, edit: Edit | null): Setup {
   return done.value.setup;
 }
 const profileIn = (setup: Setup, id: string) => setup.profiles[id] as Profile;
+const sameSlot = (a: object, b: object | undefined) => JSON.stringify(a) === JSON.stringify(b);
 const key = (control: string) => slotKey('base', 'twelve-pad', control, 'press');
 const put = (setup: Setup, profile: string, control: string, action: Parameters<typeof acting>[0]) => {
   profileIn(setup, profile).bindings[key(control)] = {
@@ -114,6 +115,61 @@ test('only what differs is told: a profile is the same as itself, and an intent 
   const ideas = compareIntents([of('larkframe'), of('hushbox')]);
   const onion = ideas.find(({ intent }) => intent === 'onion-skin');
   expect(onion?.slots.map((slots) => slots.length > 0)).toEqual([true, false]);
+});
+
+test('taken across, a difference is none any more, between set-ups too', () => {
+  fc.assert(
+    fc.property(arbitrarySetup, arbitrarySetup, fc.nat(40), (setup, source, which) => {
+      const compared = [
+        { setup, profile: 'hushbox' },
+        { setup: source, profile: 'larkframe' },
+      ];
+      const all = compareProfiles(compared);
+      const difference = all[which % Math.max(1, all.length)];
+      const [, other] = compared;
+      const cell = difference?.cells[1];
+      if (!difference || !other || !cell) return;
+      const edit = takeAcross(setup, other, cell, difference.slot);
+      // What the set-up does not have, as a layer of the other, cannot be taken.
+      if (!edit) return;
+      const after = edited(setup, edit);
+      const { layer, device, control, trigger } = difference.slot;
+      const there = after.profiles.hushbox?.bindings[slotKey(layer, device, control, trigger)];
+      expect(there?.behaviour.kind).toBe(cell.binding?.behaviour.kind ?? 'native');
+    }),
+    { numRuns: 80 },
+  );
+  const setup = demoSetup();
+  const compared = [
+    { setup, profile: 'brindle' },
+    { setup, profile: 'larkframe' },
+  ] as const;
+  const [first] = compareProfiles(compared);
+  const edit = first?.cells[1] ? takeAcross(setup, compared[1], first.cells[1], first.slot) : null;
+  const after = edited(setup, edit);
+  const left = compareProfiles(compared.map(({ profile }) => ({ setup: after, profile })));
+  // Brindle has no command for it: the same keys are sent, which there are only keys.
+  const there = left.find(({ slot }) => sameSlot(slot, first?.slot));
+  expect(there?.cells.map(({ shortcut }) => shortcut)).toEqual(['ArrowRight', 'ArrowRight']);
+});
+
+test('an intent is put where another profile has it', () => {
+  const setup = demoSetup();
+  const ideas = (of: Setup) =>
+    compareIntents([
+      { setup: of, profile: 'larkframe' },
+      { setup: of, profile: 'hushbox' },
+    ]);
+  const found = ideas(setup).find(({ intent }) => intent === 'marker');
+  const slots = found?.slots[1] ?? [];
+  expect(putIntent(setup, 'larkframe', 'marker', slots)).toBeNull();
+  const fit = ideas(setup).find(({ intent }) => intent === 'split');
+  expect(fit).toBeDefined();
+  const after = edited(setup, putIntent(setup, 'tallow', 'copy', slots));
+  const bound = slots.map(
+    (slot) => after.profiles.tallow?.bindings[slotKey(slot.layer, slot.device, slot.control, slot.trigger)],
+  );
+  expect(bound.every((binding) => binding?.behaviour.kind === 'action')).toBe(true);
 });
 
 test('an intent is renamed wherever it stands, and taken into another', () => {

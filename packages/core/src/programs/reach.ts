@@ -11,6 +11,7 @@ import {
   slotOf,
 } from '../setup/index.ts';
 import { describeActionIn } from '../words/index.ts';
+import { inRigOrder } from './rigOrder.ts';
 
 /** By what a control reaches a command besides a binding of the profile itself. */
 export type Through = 'intent' | 'macro' | 'menu';
@@ -54,7 +55,8 @@ export function reachOf(setup: Setup, id: string): ReachOf {
 function find(setup: Setup, column: Profile, chain: readonly Profile[]): ReachOf {
   const found = new Map<string, Reach[]>();
   const keys = new Set(chain.flatMap(({ bindings }) => Object.keys(bindings)));
-  for (const slot of inRigOrder(setup, column.id, keys)) {
+  const slots = [...keys].flatMap((key) => slotOf(column.id, key) ?? []);
+  for (const slot of inRigOrder(setup, slots)) {
     const layers = slot.layer === BASE_LAYER ? [BASE_LAYER] : [slot.layer, BASE_LAYER];
     const { decided } = resolveBehaviour(chain, layers, slot.device, slot.control, slot.trigger);
     // What a layer leaves to the base is found there.
@@ -121,18 +123,6 @@ function commandsOfMacro(setup: Setup, column: Profile, id: string, inside: Set<
     });
   walk(setup.macros.find((macro) => macro.id === id)?.steps ?? []);
   return [...new Set(found)];
-}
-
-/** Slots in the order in which their rows stand: devices, controls, and the base layer first. */
-function inRigOrder(setup: Setup, profile: string, keys: ReadonlySet<string>): readonly Slot[] {
-  const places = new Map<string, number>();
-  for (const { id, controls } of setup.devices) {
-    for (const control of controls) places.set(`${id}/${control.id}`, places.size);
-  }
-  const layers = new Map(setup.layers.map(({ id }, i) => [id, i]));
-  const rank = ({ device, control, layer }: Slot) =>
-    (places.get(`${device}/${control}`) ?? 0) * 10 + (layers.get(layer) ?? 0);
-  return [...keys].flatMap((key) => slotOf(profile, key) ?? []).toSorted((a, b) => rank(a) - rank(b));
 }
 
 /** How many of a program's commands, or of the common ones in Everywhere, have a control. */

@@ -9,7 +9,7 @@ import { profileName } from '@nimble-lever/core/words';
 import { Check, Pin } from 'lucide-react';
 import { useState } from 'react';
 import { useLocation } from 'react-router';
-import { feed } from '../engine/feed.ts';
+import { pinProfile, stepProfile } from '../engine/pinning.ts';
 import { selectCompiled, selectSetup } from '../setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
 import { WORDS } from './words.ts';
@@ -54,7 +54,7 @@ export function FrontChip() {
   const rehearsing = useLocation().pathname === '/rehearse';
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const pin = (profile: string | null) => {
-    dispatch(feed({ kind: 'pin', profile }));
+    dispatch(pinProfile(profile));
     setAnchor(null);
   };
   const compiled = useAppSelector(selectCompiled);
@@ -81,6 +81,15 @@ export function FrontChip() {
       </Chip>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
         <Choice chosen={engine.pinned === null} name={WORDS.automatic} onChoose={() => pin(null)} />
+        {/* The menu stays: one goes on until the right one is named above. } */}
+        <MenuItem onClick={() => dispatch(stepProfile(1))}>
+          <ListItemIcon />
+          {WORDS.nextProfile}
+        </MenuItem>
+        <MenuItem onClick={() => dispatch(stepProfile(-1))}>
+          <ListItemIcon />
+          {WORDS.previousProfile}
+        </MenuItem>
         {Object.keys(setup.profiles).map((id) => (
           <Choice
             key={id}

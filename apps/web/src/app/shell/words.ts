@@ -12,6 +12,8 @@ export const WORDS = {
   nothing: 'nothing',
   pinned: 'Pinned:',
   automatic: 'Automatic: follow the program in front',
+  nextProfile: 'Next profile',
+  previousProfile: 'Previous profile',
   pin: (name: string) => `Stay with ${name}`,
   chip: 'Which profile applies',
   follows: (devices: string) => `— ${devices} follow it`,

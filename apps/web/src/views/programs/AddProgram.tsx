@@ -3,8 +3,8 @@ import Divider from '@mui/material/Divider';
 import ListSubheader from '@mui/material/ListSubheader';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
-import { readCommandList } from '@nimble-lever/core/formats';
-import { addProgram, copyProgram, type Made } from '@nimble-lever/core/programs';
+import { type CommandList, readCommandList } from '@nimble-lever/core/formats';
+import { addProgram, copyProgram, type Made, READY_LISTS } from '@nimble-lever/core/programs';
 import { newCommand } from '@nimble-lever/core/setup';
 import { formatProblemWords } from '@nimble-lever/core/words';
 import { Plus } from 'lucide-react';
@@ -45,6 +45,10 @@ export function AddProgram({ current, onAdded, onList }: Props) {
     onAdded(made.id);
     if (words) say(words);
   };
+  const fromList = (name: string, keysBy: CommandList['keysBy'], commands: CommandList['commands']) => {
+    const items = commands.map((command) => newCommand({ ...command, id: 'new' }));
+    return addProgram(setup, { name, keysBy, commands: items }, null);
+  };
   const fromWindow = ({ name, executable }: DeskWindow) =>
     add(addProgram(setup, { name }, executable), WORDS.copied(name));
   const fromFile = (text: string, file: string) => {
@@ -60,11 +64,7 @@ export function AddProgram({ current, onAdded, onList }: Props) {
       return sayWrong(WORDS.wrongFile(file, `${why.charAt(0).toUpperCase()}${why.slice(1)}`));
     }
     const { program, keysBy, commands } = read.value;
-    const items = commands.map((command) => newCommand({ ...command, id: 'new' }));
-    add(
-      addProgram(setup, { name: program, keysBy, commands: items }, null),
-      WORDS.addedFrom(program, items.length),
-    );
+    add(fromList(program, keysBy, commands), WORDS.addedFrom(program, commands.length));
   };
   return (
     <>
@@ -104,6 +104,18 @@ export function AddProgram({ current, onAdded, onList }: Props) {
             {WORDS.copyOf(own.name)}
           </MenuItem>
         )}
+        <Divider />
+        <ListSubheader role="presentation" sx={{ lineHeight: '28px', fontSize: 12 }}>
+          {WORDS.readyMade}
+        </ListSubheader>
+        {READY_LISTS.map(({ program, keysBy, commands }) => (
+          <MenuItem key={program} onClick={() => add(fromList(program, keysBy, commands))}>
+            {program}
+            <small style={{ marginLeft: 'auto', paddingLeft: 24, opacity: 0.75 }}>
+              {WORDS.commands(commands.length)}
+            </small>
+          </MenuItem>
+        ))}
         <Divider />
         <ListSubheader role="presentation" sx={{ lineHeight: '28px', fontSize: 12 }}>
           {unknown.length > 0 ? WORDS.openNow : WORDS.nothingOpen}

@@ -5,9 +5,16 @@ import { CommandsTab } from './commands/CommandsTab.tsx';
 import { ProgramList } from './ProgramList.tsx';
 import { type Said, SayContext } from './say.ts';
 import { TABS, useShown } from './useShown.ts';
-import { WindowsTab } from './windows/WindowsTab.tsx';
 import { WORDS } from './words.ts';
 
+// Each part is read when it is first asked for: most days only one is.
+const WindowsTab = lazy(async () => ({ default: (await import('./windows/WindowsTab.tsx')).WindowsTab }));
+const ProfilesTab = lazy(async () => ({ default: (await import('./profiles/ProfilesTab.tsx')).ProfilesTab }));
+const CompareTab = lazy(async () => ({ default: (await import('./compare/CompareTab.tsx')).CompareTab }));
+const ReadyMadeTab = lazy(async () => ({
+  default: (await import('./readyMade/ReadyMadeTab.tsx')).ReadyMadeTab,
+}));
+const IntentsTab = lazy(async () => ({ default: (await import('./intents/IntentsTab.tsx')).IntentsTab }));
 const ImportDialog = lazy(async () => ({
   default: (await import('./importing/ImportDialog.tsx')).ImportDialog,
 }));
@@ -72,7 +79,7 @@ export function ProgramsPage() {
     },
     [show],
   );
-  const tabs = TABS.filter((each) => program !== null || each === 'commands');
+  const tabs = TABS.filter((each) => program !== null || each !== 'windows');
   return (
     <SayContext value={setSaid}>
       <Page>
@@ -89,11 +96,18 @@ export function ProgramsPage() {
             <div className="actions" ref={setActions} />
           </div>
           <div role="tabpanel" id="programs-panel" aria-labelledby={`programs-tab-${tab}`}>
-            {tab === 'windows' && program !== null ? (
-              <WindowsTab key={program} program={program} />
-            ) : (
-              <CommandsTab key={program ?? ''} program={program} actions={actions} onList={setList} />
-            )}
+            <Suspense fallback={null}>
+              {tab === 'commands' && (
+                <CommandsTab key={program ?? ''} program={program} actions={actions} onList={setList} />
+              )}
+              {tab === 'windows' && program !== null && <WindowsTab key={program} program={program} />}
+              {tab === 'profiles' && <ProfilesTab program={program} />}
+              {tab === 'compare' && <CompareTab key={program ?? ''} program={program} />}
+              {tab === 'ready-made' && <ReadyMadeTab program={program} onList={setList} />}
+              {tab === 'intents' && (
+                <IntentsTab onShow={(next) => show({ program: next, tab: 'commands' })} />
+              )}
+            </Suspense>
           </div>
           <Status>
             <span role="status" className={said?.wrong ? 'wrong' : 'told'} title={said?.words}>

@@ -4,7 +4,7 @@ import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppSelector } from '../../app/store.ts';
 
 /** What can be looked at of a program. */
-export const TABS = ['commands', 'windows'] as const;
+export const TABS = ['commands', 'windows', 'profiles', 'compare', 'ready-made', 'intents'] as const;
 export type Tab = (typeof TABS)[number];
 
 /** In an address: the commands that belong to no program. */
@@ -20,8 +20,9 @@ export function useShown() {
   // What is in front, until another is chosen; one that was removed gives way to Everywhere.
   const inFront = setup.profiles[front]?.program ?? null;
   const program = wanted === null ? inFront : known(wanted) ? wanted : null;
+  const asked = TABS.find((each) => each === params.get('tab')) ?? 'commands';
   // Only a program has windows.
-  const tab: Tab = (program !== null && TABS.find((each) => each === params.get('tab'))) || 'commands';
+  const tab: Tab = program === null && asked === 'windows' ? 'commands' : asked;
   const show = useCallback(
     (next: { readonly program?: string | null; readonly tab?: Tab }) =>
       setParams(

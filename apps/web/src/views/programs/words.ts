@@ -1,4 +1,6 @@
-import type { Removal, SheetColumn } from '@nimble-lever/core/programs';
+import type { CarriedAs, Removal, SheetColumn } from '@nimble-lever/core/programs';
+
+import type { Tab } from './useShown.ts';
 
 const count = (n: number, one: string, many: string) => `${n.toLocaleString('en')} ${n === 1 ? one : many}`;
 
@@ -62,7 +64,14 @@ export const WORDS = {
   addedFrom: (name: string, n: number) => `${name} is there with ${count(n, 'command', 'commands')}.`,
   // What is shown of one.
   parts: 'Parts of the program',
-  tabs: { commands: 'Commands', windows: 'Windows' },
+  tabs: {
+    commands: 'Commands',
+    windows: 'Windows',
+    profiles: 'Profiles',
+    compare: 'Compare',
+    'ready-made': 'Ready-made',
+    intents: 'Intents',
+  } satisfies Record<Tab, string>,
   paste: 'Paste a list…',
   import: 'Import…',
   export: 'Export',
@@ -205,6 +214,107 @@ export const WORDS = {
     `${count(add, 'command', 'commands')} added${change > 0 ? `, ${change} changed` : ''}. Undo takes all of it back.`,
   fileTooLarge: (name: string) => `${name} is larger than five million characters. Give it in parts.`,
   fileUnread: (name: string) => `${name} could not be read as text.`,
+  // Profiles.
+  appliesNow: 'Applies now:',
+  byItself: 'as the program in front has it',
+  pinned: 'pinned',
+  previous: 'Previous',
+  next: 'Next',
+  automatic: 'Back to automatic',
+  chainOf: (name: string) => `Where ${name} looks for what a control does`,
+  setHere: (n: number) => (n === 0 ? 'nothing set' : `${n.toLocaleString('en')} set`),
+  itself: 'The control itself',
+  itselfMeans: 'what it does unasked',
+  basedOn: 'Based on',
+  onlyEverywhere: 'Everywhere alone',
+  copyTo: 'Copy to another program…',
+  putBack: 'Put back to nothing set',
+  emptied: (name: string) => `Nothing is set in ${name} any more. Undo brings it back.`,
+  pin: 'Stay with it',
+  unpin: 'No longer stay with it',
+  copyProfile: (name: string) => `Copy ${name}`,
+  into: 'Into',
+  over: 'Also over what is set there',
+  control: 'Control',
+  carries: 'Carries over',
+  setThere: 'stays: something is set there',
+  carriedAs: {
+    intent: 'by its intent',
+    name: 'by its name',
+    keys: 'as bare keys',
+    'as-is': 'as it is',
+  } satisfies Record<CarriedAs, string>,
+  carriedCounts: (intent: number, name: number, keys: number, same: number, left: number) =>
+    [
+      intent > 0 ? `${intent} by intent` : '',
+      name > 0 ? `${name} by name` : '',
+      keys > 0 ? `${keys} as bare keys` : '',
+      same > 0 ? `${same} as they are` : '',
+      left > 0 ? `${left} left out` : '',
+    ]
+      .filter(Boolean)
+      .join(', ') || 'Nothing is set in it.',
+  copyIt: (n: number) => (n === 0 ? 'Nothing to copy' : `Copy ${n}`),
+  copiedInto: (n: number, name: string) =>
+    `${count(n, 'control', 'controls')} of ${name} set. Undo takes it back.`,
+  off: 'Off',
+  native: 'what it does by itself',
+  unset: 'nothing set',
+  // Compare.
+  profileAt: (n: number) => `Profile ${n}`,
+  ofFile: (name: string, file: string) => `${name} (${file})`,
+  leaveOut: (name: string) => `Leave out ${name}`,
+  addProfileHere: 'Add a profile',
+  openSetup: 'Another set-up…',
+  setupBeside: (file: string) => `${file} stands beside. Nothing of it is taken until you take it.`,
+  by: 'By',
+  byWays: { control: 'control', intent: 'intent' },
+  differences: (n: number) => count(n, 'difference', 'differences'),
+  noDifference: 'They do the same on every control.',
+  cellOf: (place: string, profile: string, does: string) => `${place} in ${profile}: ${does}`,
+  takeFrom: (profile: string, does: string) => `Do as in ${profile}: ${does}`,
+  nothingToTake: 'Nothing of the others can be taken here',
+  taken: (place: string, profile: string) => `${place} of ${profile} is set. Undo takes it back.`,
+  putAs: (profile: string, places: string) => `Where ${profile} has it: ${places}`,
+  nothingToPut: 'Its program has no command for it, or no other profile has it',
+  // Intents.
+  intentsMean:
+    'An intent is the idea behind a command: programs have it under different keys. By it cells are lit up together, profiles are copied, and one control does the same everywhere.',
+  searchIntents: 'Search intents',
+  noIntentCalled: 'No intent is called that.',
+  intentName: (name: string) => `Name of the intent ${name}`,
+  askedBy: (n: number) => `${count(n, 'control asks', 'controls ask')} for it`,
+  merge: 'Merge into…',
+  mergeOf: (name: string) => `Merge ${name} into another`,
+  merged: (from: string, to: string) => `${from} is part of ${to} now. Undo parts them again.`,
+  renamed: (from: string, to: string) => `${from} is called ${to} now.`,
+  // Ready-made.
+  readyMeans:
+    'To begin with: nothing is written before you have seen it. What shortcuts a program really has, only its own help page knows.',
+  readyLists: 'Commands of a kind of program',
+  readyStarts: 'A device to begin with',
+  readySets: 'Five things for one control',
+  lookAt: 'Look at it…',
+  lookAtOf: (name: string) => `Look at ${name}`,
+  forDevice: 'Device',
+  forControl: 'Control',
+  noSuchDevice: 'The rig has no device of this kind.',
+  wouldSet: (n: number, name: string) => `Would set ${count(n, 'control', 'controls')} in ${name}:`,
+  wouldSetNothing: 'This program has no command for any of it. Give its commands intents first.',
+  now: 'now',
+  setIt: (n: number) => (n === 0 ? 'Nothing to set' : `Set ${n}`),
+  wasSet: (n: number) => `${count(n, 'control', 'controls')} set. Undo takes it back.`,
+  kinds: {
+    mouse: 'Mouse',
+    dial: 'Dial',
+    'key-pad': 'Key pad',
+    'pen-tablet': 'Pen tablet',
+    shuttle: 'Shuttle',
+    pedals: 'Pedals',
+    'touch-panel': 'Touch panel',
+    voice: 'Voice',
+  },
+  readyMade: 'From a ready-made list',
   // Windows.
   rulesOf: (name: string) => `Windows of ${name}`,
   mainMeans: 'What fits one of these is this program’s, unless a rule below keeps it out.',

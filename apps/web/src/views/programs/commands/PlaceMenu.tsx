@@ -17,6 +17,7 @@ import { useMemo } from 'react';
 import { makeEdit } from '../../../app/setup/edits.ts';
 import { selectSetup } from '../../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../app/store.ts';
+import { placeWords } from '../placeWords.ts';
 import { useSay } from '../say.ts';
 import { WORDS } from '../words.ts';
 import { whereWords } from './useRows.ts';
@@ -41,7 +42,7 @@ export function PlaceMenu({ program, command, anchor, onClose }: Props) {
   const name = commandsOf(setup, program).find(({ id }) => id === command)?.name ?? command;
   const put = (place: Place) => {
     dispatch(makeEdit(placeEdit(setup, command, place)));
-    say(WORDS.placed(name, wordsOfPlace(setup, place)));
+    say(WORDS.placed(name, placeWords(setup, place.slot)));
     onClose();
   };
   const show = (at: Reach) => {
@@ -67,7 +68,7 @@ export function PlaceMenu({ program, command, anchor, onClose }: Props) {
           key={`${place.slot.device}/${place.slot.control}/${place.slot.trigger}`}
           onClick={() => put(place)}
         >
-          {wordsOfPlace(setup, place)}
+          {placeWords(setup, place.slot)}
           <small style={{ marginLeft: 'auto', paddingLeft: 24, opacity: 0.8 }}>
             {reasonWords(setup, program, place)}
           </small>
@@ -75,10 +76,6 @@ export function PlaceMenu({ program, command, anchor, onClose }: Props) {
       ))}
     </Menu>
   );
-}
-
-function wordsOfPlace(setup: Setup, { slot }: Place): string {
-  return whereWords(setup, { slot, decidedBy: slot.profile, through: null });
 }
 
 /** What speaks for a place, and what it would cover. */

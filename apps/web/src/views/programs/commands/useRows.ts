@@ -1,11 +1,11 @@
 import { columnOf, commandsOf, doubledIn, type Reach, reachOf } from '@nimble-lever/core/programs';
-import { BASE_LAYER, type Command, type Setup } from '@nimble-lever/core/setup';
+import type { Command, Setup } from '@nimble-lever/core/setup';
 import { isUntypeable } from '@nimble-lever/core/setup/shortcuts';
-import { deviceName, layerName, triggerNameIn } from '@nimble-lever/core/words';
 import { useMemo } from 'react';
 import { selectLayout } from '../../../app/keyboard/keyboardSlice.ts';
 import { selectSetup } from '../../../app/setup/selectors.ts';
 import { useAppSelector } from '../../../app/store.ts';
+import { placeWords } from '../placeWords.ts';
 import { WORDS } from '../words.ts';
 
 /** A line of the sheet: a command, and what is found out about it. */
@@ -46,12 +46,10 @@ export function useRows(program: string | null): readonly Row[] {
   }, [setup, program, layout]);
 }
 
-/** Where something is reached: `Bench dial, press`, in which layer where that is not the base, and by what. */
+/** Where something is reached, and by what besides a binding of its own. */
 export function whereWords(setup: Setup, { slot, through }: Reach): string {
-  const { device, control, trigger, layer } = slot;
-  const place = `${deviceName(setup, device)}, ${triggerNameIn(setup, device, control, trigger).toLowerCase()}`;
-  const inLayer = layer === BASE_LAYER ? '' : `, ${WORDS.inLayer(layerName(setup, layer))}`;
-  return `${place}${inLayer}${through ? `, ${throughWords(setup, through)}` : ''}`;
+  const place = placeWords(setup, slot);
+  return through ? `${place}, ${throughWords(setup, through)}` : place;
 }
 
 function throughWords(setup: Setup, { kind, id }: NonNullable<Reach['through']>): string {
