@@ -134,6 +134,54 @@ test('a file that is wrong is told with line, column and path; one in UTF-16 is 
   rmSync(folder, { recursive: true });
 });
 
+test('commands are exported, and taken in again change nothing; a list says what its lines become', () => {
+  const folder = mkdtempSync(path.join(tmpdir(), 'lever-'));
+  const file = (name: string, text: string) => {
+    writeFileSync(path.join(folder, name), text);
+    return path.join(folder, name);
+  };
+  for (const form of ['csv', 'markdown', 'json']) {
+    const list = file(
+      `list.${form}`,
+      lever('commands', 'export', setup, '--program', 'Larkframe', '--as', form),
+    );
+    const after = lever('commands', 'import', setup, list, '--program', 'larkframe');
+    expect(JSON.parse(after).setup).toEqual(demoSetup());
+  }
+  const list = file('help.txt', 'Play or stop – Shift+Space\nWave the wing – F9\nRest – Grtl+X\n');
+  expect(lever('commands', 'import', setup, list, '--program', 'larkframe', '--explain').split('\n')).toEqual(
+    [
+      '1\tPlay or stop | Shift+Space\tchanges keys of Play or stop',
+      '2\tWave the wing | F9\tnew: Wave the wing, F9, edit',
+      '3\tRest – Grtl+X\tleft out: No keys.',
+      '',
+    ],
+  );
+  const after = JSON.parse(lever('commands', 'import', setup, list, '--program', 'larkframe')).setup;
+  const [larkframe] = after.programs;
+  expect(larkframe.commands.at(-1)).toMatchObject({ name: 'Wave the wing', shortcut: 'F9' });
+  const open = file('open.csv', 'name,shortcut\n"Wave,F9\n');
+  expect(refused('commands', 'import', setup, open, '--program', 'larkframe')).toContain('Line 2: a quote');
+  expect(refused('commands', 'export', setup, '--program', 'nowhere')).toContain(
+    'There are: everywhere, larkframe',
+  );
+  expect(refused('commands', 'export', setup, '--program', 'larkframe', '--as', 'song')).toContain(
+    'csv, markdown',
+  );
+  rmSync(folder, { recursive: true });
+});
+
+test('windows lists rules, and tells which profile a window gets and why', () => {
+  expect(lever('windows', setup).split('\n')[0]).toBe("Larkframe\t“larkframe” fits the program's name");
+  expect(lever('windows', setup, '--try', 'larkframe', 'Larkframe', 'heron')).toBe(
+    "Larkframe\nRule “larkframe” fits the program's name.\n",
+  );
+  expect(lever('windows', setup, '--try', 'other', '', '')).toBe(
+    'Everywhere\nNo rule fits, so Everywhere applies.\n',
+  );
+  expect(refused('windows', setup, '--try', 'other')).toContain('is not how this is used');
+});
+
 test.each([
   [['device', setup], 'is not a hexadecimal number'],
   [['device', at('examples/bench-dial.hex'), '--report', 'xyz'], '“xyz” is not'],

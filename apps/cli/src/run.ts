@@ -1,9 +1,11 @@
 import { parseArgs } from 'node:util';
 import { check } from './check.ts';
+import { exportCommands, importCommands } from './commands.ts';
 import { device } from './device.ts';
 import { explain } from './explain.ts';
 import { Refused } from './files.ts';
 import { rehearse } from './rehearse.ts';
+import { listWindows, tryWindow } from './windows.ts';
 
 /**
  * What `lever help` prints. A wrong word prints it too, after what was wrong, on the error output and with
@@ -15,6 +17,12 @@ const USAGE = `Usage:
                                                          what a control does in a program, and why
   lever check SETUP.json                                 whether a set-up document is sound
   lever device DESCRIPTOR… [--report [N=]HEX]…           the controls a device describes, and what its reports say
+  lever commands import SETUP.json LIST --program PROGRAM [--explain]
+                                                         the set-up with a list taken in, or what each line becomes
+  lever commands export SETUP.json --program PROGRAM [--as csv|markdown|json]
+                                                         a program's commands as a list
+  lever windows SETUP.json [--try EXECUTABLE CLASS TITLE]
+                                                         by which windows profiles are known; which one a window gets
   lever help                                             this
 `;
 
@@ -26,6 +34,9 @@ const OPTIONS = {
   trigger: { type: 'string' },
   layer: { type: 'string' },
   report: { type: 'string', multiple: true },
+  program: { type: 'string' },
+  as: { type: 'string' },
+  try: { type: 'boolean' },
   help: { type: 'boolean', short: 'h' },
 } as const;
 
@@ -42,6 +53,20 @@ export function run(args: string[]): string {
   if (command === 'explain' && files.length === 1 && values.front && values.control) {
     const { front, control, trigger = null, layer = null } = values;
     return explain(files[0] ?? '', { front, control, trigger, layer });
+  }
+  if (command === 'commands' && values.program) {
+    const [what, file = '', list = ''] = files;
+    if (what === 'import' && files.length === 3) {
+      return importCommands(file, list, values.program, values.explain ?? false);
+    }
+    if (what === 'export' && files.length === 2) {
+      return exportCommands(file, values.program, values.as ?? 'csv');
+    }
+  }
+  if (command === 'windows') {
+    const [file = '', executable = '', windowClass = '', title = ''] = files;
+    if (files.length === 1 && !values.try) return listWindows(file);
+    if (files.length === 4 && values.try) return tryWindow(file, { executable, class: windowClass, title });
   }
   throw new Refused(
     `${command === undefined ? '' : `“${positionals.join(' ')}” is not how this is used.\n\n`}${USAGE}`,
