@@ -10,6 +10,7 @@ import { useAppDispatch, useAppSelector } from '../store.ts';
 import type { FindSource, Found } from './findSource.ts';
 import { matching } from './matching.ts';
 import { PAGE_FOUND } from './places.ts';
+import { keepRecent, readRecent } from './recent.ts';
 
 /** The same empty list each time, so that nothing is drawn anew for it. */
 const NOTHING: readonly Found[] = [];
@@ -48,8 +49,10 @@ export function FindDialog({ source, begun, open, onReady, onClose }: Props) {
   opened.current.open = open;
   const own = useAppSelector((state) => (open ? source.items(state) : NOTHING));
   const items = useMemo(() => [...PAGE_FOUND, ...own], [own]);
+  const [recent, setRecent] = useState(() => readRecent());
   const go = (item: Found) => {
     setWent(true);
+    setRecent(keepRecent(item.key));
     if (item.theme) setMode(item.theme);
     const path = dispatch(item.go);
     if (path !== null) void navigate(path);
@@ -87,7 +90,7 @@ export function FindDialog({ source, begun, open, onReady, onClose }: Props) {
         options={items}
         getOptionLabel={({ name }) => name}
         getOptionKey={({ key }) => key}
-        filterOptions={(options, { inputValue }) => matching(options, inputValue)}
+        filterOptions={(options, { inputValue }) => matching(options, inputValue, recent)}
         autoHighlight
         forcePopupIcon={false}
         noOptionsText={WORDS.foundNothing}

@@ -26,6 +26,16 @@ test.each([
   expect(matching(ITEMS, typed).map(({ name }) => name)).toEqual(expected);
 });
 
+test('what was chosen last comes first, as long as it fits what is typed', () => {
+  const recent = ['Larkframe Retake the frame', 'Larkframe Play or stop', 'gone'];
+  expect(matching(ITEMS, '', recent).map(({ name }) => name)[0]).toBe('Retake the frame');
+  expect(matching(ITEMS, 'take', recent).map(({ name }) => name)).toEqual([
+    'Retake the frame',
+    'Take the frame',
+    'Take a note',
+  ]);
+});
+
 test('no more than can be shown', () => {
   expect(
     matching(

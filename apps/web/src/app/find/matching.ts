@@ -5,10 +5,10 @@ import type { Found } from './findSource.ts';
 const SHOWN = 40;
 
 /**
- * Items in whose words everything typed occurs; those that begin with it come first. Where there are none, a slip is
+ * Items in whose words everything typed occurs; what was chosen last comes first, then those that begin with it. Where there are none, a slip is
  * forgiven: those that are most like what was typed (Fuse.js, by the letters that differ).
  */
-export function matching(items: readonly Found[], typed: string): Found[] {
+export function matching(items: readonly Found[], typed: string, recent: readonly string[] = []): Found[] {
   const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
   const textOf = ({ name, owner, shortcut, also = '' }: Found) =>
     `${name} ${owner} ${shortcut ?? ''} ${also}`.toLowerCase();
@@ -19,7 +19,9 @@ export function matching(items: readonly Found[], typed: string): Found[] {
   if (found.length === 0 && words.length > 0) return alike(items, typed);
   const first = words[0] ?? '';
   const begins = (item: Found) => (item.name.toLowerCase().startsWith(first) ? 0 : 1);
-  return found.toSorted((a, b) => begins(a) - begins(b)).slice(0, SHOWN);
+  const place = new Map(recent.map((key, i) => [key, i]));
+  const lastUse = ({ key }: Found) => place.get(key) ?? recent.length;
+  return found.toSorted((a, b) => lastUse(a) - lastUse(b) || begins(a) - begins(b)).slice(0, SHOWN);
 }
 
 /** Made once for the same items: they are read over and over while one types. */

@@ -1,3 +1,5 @@
+import { feed } from '../engine/feed.ts';
+import { pinProfile, stepProfile } from '../engine/pinning.ts';
 import { redo, undo } from '../setup/edits.ts';
 import { WORDS } from '../shell/words.ts';
 import type { AppThunk } from '../store.ts';
@@ -17,6 +19,12 @@ const found = (key: string, name: string, owner: string, go: AppThunk<string | n
 const PLACES: readonly (readonly [name: string, path: string, also: string])[] = [
   [WORDS.board, '/board', 'matrix assign controls'],
   [WORDS.rig, '/rig', 'devices tuning'],
+  [WORDS.programs, '/programs', 'applications software commands shortcuts'],
+  [WORDS.places.windows, '/programs?tab=windows', 'rules title class executable'],
+  [WORDS.places.profiles, '/programs?tab=profiles', 'based on copy'],
+  [WORDS.places.compare, '/programs?tab=compare', 'differences side by side'],
+  [WORDS.places.readyMade, '/programs?tab=ready-made', 'templates presets starting'],
+  [WORDS.places.intents, '/programs?tab=intents', 'ideas rename merge'],
   [WORDS.rehearse, '/rehearse', 'practice try test'],
   [WORDS.settings, '/settings', 'options preferences'],
   [WORDS.places.keyboard, '/settings', 'layout language keys'],
@@ -34,6 +42,54 @@ export const PAGE_FOUND: readonly Found[] = [
       () => path,
       also,
     ),
+  ),
+  found('do add-program', WORDS.places.addProgram, WORDS.action, () => '/programs?do=add', 'new application'),
+  found(
+    'do paste-list',
+    WORDS.places.pasteList,
+    WORDS.action,
+    () => '/programs?do=list',
+    'import csv markdown',
+  ),
+  found(
+    'do automatic',
+    WORDS.places.automatic,
+    WORDS.action,
+    (dispatch) => {
+      dispatch(pinProfile(null));
+      return null;
+    },
+    'unpin follow front',
+  ),
+  found(
+    'do next-profile',
+    WORDS.nextProfile,
+    WORDS.action,
+    (dispatch) => {
+      dispatch(stepProfile(1));
+      return null;
+    },
+    'pin switch',
+  ),
+  found(
+    'do previous-profile',
+    WORDS.previousProfile,
+    WORDS.action,
+    (dispatch) => {
+      dispatch(stepProfile(-1));
+      return null;
+    },
+    'pin switch',
+  ),
+  found(
+    'do let-go',
+    WORDS.places.letGo,
+    WORDS.action,
+    (dispatch) => {
+      dispatch(feed({ kind: 'reset' }));
+      return null;
+    },
+    'release stuck held keys panic',
   ),
   found('do add-device', WORDS.addDevice, WORDS.action, () => '/add-device', 'new hardware'),
   found('do undo', WORDS.places.undo, WORDS.action, (dispatch) => {

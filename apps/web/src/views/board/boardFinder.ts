@@ -23,7 +23,14 @@ export const boardFinder: FindSource = {
 const REACHED: ReadonlySet<FindItem['kind']> = new Set(['command', 'menu', 'macro']);
 
 /** Goes to the cell, the layer or the menu it was found as. */
-function foundOf({ key, kind, name, owner, shortcut, control, slot }: FindItem): Found {
+function foundOf({ key, kind, name, owner, shortcut, control, slot, program }: FindItem): Found {
+  if (kind === 'command' && control === null) {
+    // Nothing runs it yet: it is offered a place, where its program's commands are.
+    const of = encodeURIComponent(program ?? 'everywhere');
+    const place = encodeURIComponent(key.slice('command '.length));
+    const go = () => `/programs?of=${of}&tab=commands&place=${place}`;
+    return { key, name, owner, shortcut, hint: WORDS.noControlPlace, go };
+  }
   return {
     key,
     name,

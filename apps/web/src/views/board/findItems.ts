@@ -31,6 +31,8 @@ export interface FindItem {
   readonly shortcut: string | null;
   /** The control that runs it, in words; null where none does, or for a control. */
   readonly control: string | null;
+  /** The program of a command; null for a common one, and for what is no command. */
+  readonly program: string | null;
   /** The cell to go to; null for a layer, which is shown as it is. */
   readonly slot: Slot | null;
 }
@@ -53,6 +55,7 @@ function controlItems(setup: Setup, profile: string): readonly FindItem[] {
           owner: device.name,
           shortcut: null,
           control: null,
+          program: null,
           slot,
         };
       }),
@@ -62,10 +65,15 @@ function controlItems(setup: Setup, profile: string): readonly FindItem[] {
 
 /** Every command, with the control that reaches it: in its program, through Everywhere, in a layer, or by a menu. */
 function commandItems(setup: Setup): readonly FindItem[] {
-  const lists = [{ profile: EVERYWHERE, commands: setup.commonCommands }].concat(
-    setup.programs.map(({ id, commands }) => ({ profile: profileOf(setup, id)?.id ?? EVERYWHERE, commands })),
-  );
-  return lists.flatMap(({ profile, commands }) => {
+  const lists = [
+    { program: null, profile: EVERYWHERE, commands: setup.commonCommands },
+    ...setup.programs.map(({ id, commands }) => ({
+      program: id,
+      profile: profileOf(setup, id)?.id ?? EVERYWHERE,
+      commands,
+    })),
+  ];
+  return lists.flatMap(({ program, profile, commands }) => {
     const reach = reachOf(setup, profile);
     return commands.map((command): FindItem => {
       const slot = reach.get(command.id)?.[0]?.slot ?? null;
@@ -76,6 +84,7 @@ function commandItems(setup: Setup): readonly FindItem[] {
         owner: profileName(setup, profile),
         shortcut: command.shortcut,
         control: slot && whereWords(setup, slot),
+        program,
         slot: slot ? { ...slot, profile } : firstSlot(setup, profile),
       };
     });
@@ -103,6 +112,7 @@ function partItems(setup: Setup): readonly FindItem[] {
       owner,
       shortcut: null,
       control: slot && whereWords(setup, slot),
+      program: null,
       slot: slot ?? firstSlot(setup, EVERYWHERE),
     };
   };
@@ -120,6 +130,7 @@ function layerItems({ layers }: Setup): readonly FindItem[] {
     owner: 'Layer',
     shortcut: null,
     control: null,
+    program: null,
     slot: null,
   }));
 }

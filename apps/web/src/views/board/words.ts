@@ -2,6 +2,7 @@
 export const WORDS = {
   control: 'Control',
   noControl: 'no control yet',
+  noControlPlace: 'no control yet: place it',
   // What stands on the Board all the time is short; what explains it is in a title.
   inFront: 'in front',
   matrix: 'Controls and programs',

@@ -14,7 +14,6 @@ import { selectCompiled, selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import type { DeskWindow } from '../../practice/deskSlice.ts';
 import { ListFile } from './importing/ListFile.tsx';
-import { ProgramDialog } from './ProgramDialog.tsx';
 import { useSay } from './say.ts';
 import { useUnknownWindows } from './useUnknownWindows.ts';
 import { WORDS } from './words.ts';
@@ -25,16 +24,17 @@ interface Props {
   readonly onAdded: (program: string) => void;
   /** A list of commands for the program that was added, still to be looked at. */
   readonly onList: (text: string) => void;
+  /** It is named by hand. */
+  readonly onName: () => void;
 }
 
 /** A program more: from a window that is open, by its name, from a file, or a copy of the one shown. */
-export function AddProgram({ current, onAdded, onList }: Props) {
+export function AddProgram({ current, onAdded, onList, onName }: Props) {
   const dispatch = useAppDispatch();
   const setup = useAppSelector(selectSetup);
   const { say, sayWrong } = useSay();
   const unknown = useUnknownWindows(useAppSelector(selectCompiled));
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const [naming, setNaming] = useState(false);
   const picker = useRef<HTMLInputElement>(null);
   const own = setup.programs.find(({ id }) => id === current);
   const close = () => setAnchor(null);
@@ -86,7 +86,7 @@ export function AddProgram({ current, onAdded, onList }: Props) {
         <MenuItem
           onClick={() => {
             close();
-            setNaming(true);
+            onName();
           }}
         >
           {WORDS.byHand}
@@ -128,7 +128,6 @@ export function AddProgram({ current, onAdded, onList }: Props) {
         ))}
       </Menu>
       <ListFile inputRef={picker} onList={fromFile} />
-      {naming && <ProgramDialog program={null} onClose={() => setNaming(false)} onAdded={onAdded} />}
     </>
   );
 }

@@ -25,10 +25,12 @@ interface Props {
   readonly shown: string | null;
   readonly onShow: (program: string | null) => void;
   readonly onList: (text: string) => void;
+  /** Names a new program by hand. */
+  readonly onName: () => void;
 }
 
 /** Everywhere and all programs: how much of each is in reach, which are open, which is in front. */
-export function ProgramList({ shown, onShow, onList }: Props) {
+export function ProgramList({ shown, onShow, onList, onName }: Props) {
   const entries = useEntries();
   const [search, setSearch] = useState('');
   const wanted = foldName(search.trim());
@@ -63,7 +65,7 @@ export function ProgramList({ shown, onShow, onList }: Props) {
         {entries.length === 1 && <li className="none">{WORDS.empty}</li>}
       </ul>
       <footer>
-        <AddProgram current={shown} onAdded={onShow} onList={onList} />
+        <AddProgram current={shown} onAdded={onShow} onList={onList} onName={onName} />
       </footer>
     </Box>
   );

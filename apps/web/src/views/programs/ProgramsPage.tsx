@@ -1,7 +1,8 @@
 import { styled } from '@mui/material/styles';
-import { lazy, Suspense, useCallback, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
 import { TabBar } from '../../pieces/TabBar.tsx';
 import { CommandsTab } from './commands/CommandsTab.tsx';
+import { ProgramDialog } from './ProgramDialog.tsx';
 import { ProgramList } from './ProgramList.tsx';
 import { type Said, SayContext } from './say.ts';
 import { TABS, useShown } from './useShown.ts';
@@ -67,11 +68,19 @@ const MOST_BESIDE = 44;
 
 /** Programs: what the desk runs, what each can do, and by which windows it is known. */
 export function ProgramsPage() {
-  const { program, tab, show } = useShown();
+  const { program, tab, show, asked, done } = useShown();
   const [said, setSaid] = useState<Said | null>(null);
   const [actions, setActions] = useState<HTMLElement | null>(null);
   // A list to be taken in; null while none is looked at.
   const [list, setList] = useState<string | null>(null);
+  // Whether a new program is being named.
+  const [naming, setNaming] = useState(false);
+  useEffect(() => {
+    if (asked.dialog === null) return;
+    if (asked.dialog === 'add') setNaming(true);
+    else setList('');
+    done();
+  }, [asked.dialog, done]);
   const choose = useCallback(
     (next: string | null) => {
       setSaid(null);
@@ -83,7 +92,7 @@ export function ProgramsPage() {
   return (
     <SayContext value={setSaid}>
       <Page>
-        <ProgramList shown={program} onShow={choose} onList={setList} />
+        <ProgramList shown={program} onShow={choose} onList={setList} onName={() => setNaming(true)} />
         <Main>
           <div className="tabs">
             <TabBar
@@ -98,7 +107,14 @@ export function ProgramsPage() {
           <div role="tabpanel" id="programs-panel" aria-labelledby={`programs-tab-${tab}`}>
             <Suspense fallback={null}>
               {tab === 'commands' && (
-                <CommandsTab key={program ?? ''} program={program} actions={actions} onList={setList} />
+                <CommandsTab
+                  key={program ?? ''}
+                  program={program}
+                  actions={actions}
+                  placing={asked.place}
+                  onPlaced={done}
+                  onList={setList}
+                />
               )}
               {tab === 'windows' && program !== null && <WindowsTab key={program} program={program} />}
               {tab === 'profiles' && <ProfilesTab program={program} />}
@@ -119,6 +135,7 @@ export function ProgramsPage() {
             )}
           </Status>
         </Main>
+        {naming && <ProgramDialog program={null} onClose={() => setNaming(false)} onAdded={choose} />}
         <Suspense fallback={null}>
           {list !== null && <ImportDialog program={program} begun={list} onClose={() => setList(null)} />}
         </Suspense>

@@ -7,6 +7,9 @@ import { useAppSelector } from '../../app/store.ts';
 export const TABS = ['commands', 'windows', 'profiles', 'compare', 'ready-made', 'intents'] as const;
 export type Tab = (typeof TABS)[number];
 
+/** What another view can ask to be opened. */
+const DIALOGS = ['add', 'list'] as const;
+
 /** In an address: the commands that belong to no program. */
 const COMMON = 'everywhere';
 
@@ -36,5 +39,28 @@ export function useShown() {
       ),
     [setParams],
   );
-  return { setup, program, tab, show };
+  const place = params.get('place');
+  const doing = params.get('do');
+  /** Done: gone back to, the page does not do it again. */
+  const done = useCallback(
+    () =>
+      setParams(
+        (before) => {
+          const after = new URLSearchParams(before);
+          for (const name of ['do', 'place']) after.delete(name);
+          return after;
+        },
+        { replace: true },
+      ),
+    [setParams],
+  );
+  return {
+    setup,
+    program,
+    tab,
+    show,
+    /** What another view asks for: a dialog, or the places for a command, by its id. */
+    asked: { dialog: DIALOGS.find((each) => each === doing) ?? null, place },
+    done,
+  };
 }

@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import OutlinedInput from '@mui/material/OutlinedInput';
 import { styled } from '@mui/material/styles';
 import { intentsIn } from '@nimble-lever/core/setup';
-import { useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { createPortal } from 'react-dom';
 import { selectSetup } from '../../../app/setup/selectors.ts';
 import { useAppSelector } from '../../../app/store.ts';
@@ -70,12 +70,15 @@ interface Props {
   readonly program: string | null;
   /** Where what can be done with the list as a whole stands, beside the tabs. */
   readonly actions: HTMLElement | null;
+  /** A command whose places are asked for, by its id; null for none. */
+  readonly placing: string | null;
+  readonly onPlaced: () => void;
   /** A list to be looked at before it is taken in. */
   readonly onList: (text: string) => void;
 }
 
 /** What a program can do: a sheet of its commands, and what is known of the one that is chosen. */
-export function CommandsTab({ program, actions, onList }: Props) {
+export function CommandsTab({ program, actions, placing: wanted, onPlaced, onList }: Props) {
   const setup = useAppSelector(selectSetup);
   const rows = useRows(program);
   const shownRows = useShownRows(rows);
@@ -89,6 +92,19 @@ export function CommandsTab({ program, actions, onList }: Props) {
   const onPlace = ({ id }: Row, anchor: HTMLElement) => setPlacing({ command: id, anchor });
   const keysBy = owner?.keysBy ?? 'character';
   const sheet = useSheet({ rows: shownRows, edits, keysBy, onPlace, onList });
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once for each command that is asked for.
+  useEffect(() => {
+    if (wanted === null) return;
+    if (rows.some(({ id }) => id === wanted)) {
+      sheet.go({ row: wanted, column: 'where' });
+      // After it was scrolled to and drawn: its places are told at its cell.
+      requestAnimationFrame(() => {
+        const anchor = document.querySelector<HTMLElement>(`[data-cell="${CSS.escape(wanted)} where"]`);
+        if (anchor) setPlacing({ command: wanted, anchor });
+      });
+    }
+    onPlaced();
+  }, [wanted]);
   const counts = useMemo(() => countsOf(rows), [rows]);
   const intents = useMemo(() => intentsIn(setup), [setup]);
   const { search, setSearch, filter, setFilter } = shownRows;
