@@ -19,6 +19,8 @@ export {
   planProfileCopy,
   profileCopyEdit,
 } from './copyProfile.ts';
+// A set-up with nothing in it.
+export { emptySetupEdit } from './emptySetup.ts';
 // Ideas across programs.
 export { type IntentUse, intentFrom, intentUses, renameIntent } from './intentEdits.ts';
 export { COLUMN_ROLES, type ColumnRole, type Columns, findColumns } from './list/columns.ts';

@@ -5,11 +5,13 @@ import {
   checkSetup,
   demoSetup,
   type Edit,
+  isBeginning,
   newCommand,
   type Setup,
   slotKey,
 } from '../setup/index.ts';
 import { arbitrarySetup } from '../testing/index.ts';
+import { emptySetupEdit } from './emptySetup.ts';
 import { IDEAS } from './ideas.ts';
 import { addCommand, addProfileOf, addProgram, copyProgram } from './programEdits.ts';
 import { familyOf, proposeFor } from './propose.ts';
@@ -210,4 +212,21 @@ test('what hangs on a program by several ways', () => {
   expect(after.profiles.tallow?.bindings[key('key-9')]?.behaviour).toMatchObject({
     action: { profiles: ['tallow'] },
   });
+});
+
+test('a set-up is emptied as one edit, whatever hangs on what, and comes back', () => {
+  const check = (setup: Setup) => {
+    const after = edited(setup, emptySetupEdit(setup, 'My desk'));
+    expect(checkSetup(after)).toEqual([]);
+    expect(after).toMatchObject({ name: 'My desk', devices: [], programs: [], macros: [], radialMenus: [] });
+    expect(after.layers.map(({ id }) => id)).toEqual(['base']);
+    expect(Object.values(after.profiles).map(({ id, bindings }) => [id, bindings])).toEqual([
+      ['everywhere', {}],
+    ]);
+    expect(after.commonCommands).toEqual(setup.commonCommands);
+    expect(isBeginning(after)).toBe(true);
+  };
+  check(demoSetup());
+  expect(isBeginning(demoSetup())).toBe(false);
+  fc.assert(fc.property(arbitrarySetup, check), { numRuns: 60 });
 });

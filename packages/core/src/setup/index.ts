@@ -8,6 +8,7 @@ export {
 } from './action.ts';
 // What stands between two bindings: taken to another program, written in its words.
 export { adaptBinding } from './adaptBinding.ts';
+export { isBeginning } from './beginning.ts';
 export {
   acting,
   type Behaviour,

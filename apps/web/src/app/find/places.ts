@@ -29,6 +29,7 @@ const PLACES: readonly (readonly [name: string, path: string, also: string])[] =
   [WORDS.settings, '/settings', 'options preferences'],
   [WORDS.places.keyboard, '/settings', 'layout language keys'],
   [WORDS.places.platform, '/settings', 'system windows mac linux'],
+  [WORDS.places.startAfresh, '/settings', 'empty new remove demo begin'],
   [WORDS.places.author, '/settings', 'who name author'],
 ];
 

@@ -63,7 +63,7 @@ export function FrontChip() {
   const shown = engine.pinned ? profileName(setup, engine.pinned) : name;
   // How quick the change was is of interest where one tries it; elsewhere, who follows it.
   const changed = rehearsing && frontDelay !== null && !engine.pinned;
-  const more = changed ? WORDS.changed(frontDelay) : WORDS.follows(deviceWords(setup));
+  const more = changed ? WORDS.changed(frontDelay) : followWords(setup);
   const since = frontSince === null ? WORDS.chip : WORDS.since(timeWords(frontSince));
   return (
     <>
@@ -126,10 +126,12 @@ function frontName(setup: Setup, { rules }: Compiled, window: FrontWindow): stri
   return because === 'rule' ? profileName(setup, profile) : window.executable;
 }
 
-/** `dial, pad and mouse`, from the kinds of device in the rig. */
-function deviceWords(setup: Setup): string {
+/** `— dial, pad and mouse follow it`, from the kinds of device in the rig. */
+function followWords(setup: Setup): string {
   const kinds = [...new Set(setup.devices.map(({ kind }) => WORDS.kinds[kind]))];
-  return new Intl.ListFormat('en', { type: 'conjunction' }).format(kinds).replace(', and ', ' and ');
+  if (kinds.length === 0) return '';
+  const words = new Intl.ListFormat('en', { type: 'conjunction' }).format(kinds).replace(', and ', ' and ');
+  return WORDS.follows(words, kinds.length);
 }
 
 /** A time of day as the person's system writes it. */

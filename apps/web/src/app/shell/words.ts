@@ -16,7 +16,7 @@ export const WORDS = {
   previousProfile: 'Previous profile',
   pin: (name: string) => `Stay with ${name}`,
   chip: 'Which profile applies',
-  follows: (devices: string) => `— ${devices} follow it`,
+  follows: (devices: string, count: number) => `— ${devices} ${count === 1 ? 'follows' : 'follow'} it`,
   kinds: {
     mouse: 'mouse',
     dial: 'dial',
@@ -50,6 +50,7 @@ export const WORDS = {
     pasteList: 'Paste a list of commands',
     automatic: 'Go back to automatic',
     letGo: 'Let go of everything',
+    startAfresh: 'Start afresh',
     undo: 'Undo the last edit',
     redo: 'Redo the last edit',
     themes: { system: 'Theme of the system', light: 'Light theme', dark: 'Dark theme' },

@@ -1,5 +1,6 @@
 import { styled } from '@mui/material/styles';
 import type { Device } from '@nimble-lever/core/devices';
+import { isBeginning } from '@nimble-lever/core/setup';
 import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
 import { useLocation, useNavigate } from 'react-router';
@@ -32,12 +33,38 @@ const CopyDialog = lazy(async () => ({ default: (await import('./CopyDialog.tsx'
 const ReadsKeysDialog = lazy(async () => ({
   default: (await import('./ReadsKeysDialog.tsx')).ReadsKeysDialog,
 }));
+const FirstSteps = lazy(async () => ({ default: (await import('./first/FirstSteps.tsx')).FirstSteps }));
 const KeysHelp = lazy(async () => ({ default: (await import('./KeysHelp.tsx')).KeysHelp }));
 
 const Page = styled('div')({ height: '100%', display: 'flex', flexDirection: 'column', minHeight: 0 });
 
 /** The Board: the rig, the matrix of controls × programs, and the dock. */
 export function BoardPage() {
+  const beginning = useAppSelector((state) => isBeginning(selectSetup(state)));
+  const isEmpty = useAppSelector((state) => {
+    const { devices, programs } = selectSetup(state);
+    return devices.length === 0 || programs.length === 0;
+  });
+  // Once begun, the steps stay until one leaves them: the last must not take away what one reads.
+  const [guided, setGuided] = useState(beginning);
+  // A person may leave out the last step; an empty matrix nobody is left with.
+  const [left, setLeft] = useState(false);
+  if (isEmpty || (!left && (beginning || guided))) {
+    const toBoard = () => {
+      setGuided(false);
+      setLeft(true);
+    };
+    return (
+      <Suspense fallback={null}>
+        <FirstSteps onBoard={toBoard} />
+      </Suspense>
+    );
+  }
+  return <Board />;
+}
+
+/** The matrix of controls and programs, the rig above it and the dock below. */
+function Board() {
   const dispatch = useAppDispatch();
   const model = useAppSelector(selectBoard);
   const cell = useAppSelector(selectCell);

@@ -13,9 +13,9 @@ import { makeEdit } from '../../app/setup/edits.ts';
 import { selectCompiled, selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import type { DeskWindow } from '../../practice/deskSlice.ts';
+import { useUnknownWindows } from '../../practice/useUnknownWindows.ts';
 import { ListFile } from './importing/ListFile.tsx';
 import { useSay } from './say.ts';
-import { useUnknownWindows } from './useUnknownWindows.ts';
 import { WORDS } from './words.ts';
 
 interface Props {

@@ -10,6 +10,7 @@ import { DrawnKeyboard } from '../../pieces/DrawnKeyboard.tsx';
 import { Keycap } from '../../pieces/Keycap.tsx';
 import { Card } from './Card.tsx';
 import { KeepingCard } from './KeepingCard.tsx';
+import { StartCard } from './StartCard.tsx';
 import { TypingCard } from './TypingCard.tsx';
 import { WORDS } from './words.ts';
 
@@ -68,6 +69,7 @@ export function SettingsPage() {
       </Card>
       <TypingCard />
       <KeepingCard />
+      <StartCard />
     </Page>
   );
 }

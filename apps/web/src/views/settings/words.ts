@@ -56,4 +56,9 @@ export const WORDS = {
   remove: 'Remove',
   removeOf: (name: string) => `Remove ${name}`,
   removeAll: 'Remove all of them',
+  start: 'Start afresh',
+  startMeans: (name: string) =>
+    `Takes devices, programs, profiles, layers, macros and menus out of “${name}” and leads through the first steps. It is one edit: Undo brings all of it back.`,
+  startEmpty: 'Start with an empty set-up',
+  newName: 'My desk',
 } as const;

@@ -1,0 +1,27 @@
+/** The words of the first steps. */
+export const WORDS = {
+  title: 'Three steps to the first control',
+  about: 'Everything can be changed later, and each step can be undone.',
+  devices: 'What lies on your desk',
+  devicesMean: 'Choose your devices. Each can be tuned, and others added, under Rig.',
+  otherDevice: 'Another device…',
+  program: 'The program you work in',
+  programMeans:
+    'Name it, and take commands of its kind to begin with. The real ones can be pasted from its help page.',
+  programName: 'Name of the program',
+  commandsOf: 'Commands',
+  noList: 'none yet',
+  add: 'Add it',
+  openNow: 'Or take one that is open:',
+  there: (names: string) => `There: ${names}.`,
+  pasteList: 'Paste its commands…',
+  control: 'What a first control does',
+  controlMeans: 'Choose a control and a command. On the Board, every other one is set the same way.',
+  later: 'After the first two.',
+  controlField: 'Control',
+  does: 'does',
+  commandField: 'Command',
+  set: 'Set it',
+  toBoard: 'Go on to the Board',
+  isDone: (title: string) => `${title}: done`,
+} as const;
