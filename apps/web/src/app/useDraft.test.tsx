@@ -1,5 +1,6 @@
 /** @jest-environment jsdom */
 import { act, fireEvent, render, screen } from '@testing-library/react';
+import { useState } from 'react';
 import { useDraft } from './useDraft.ts';
 
 beforeEach(() => jest.useFakeTimers());
@@ -54,6 +55,29 @@ test('it is saved at Enter, when it is left, and when what it is about goes from
   gone.type('C');
   gone.unmount();
   expect(gone.written).toEqual(['C']);
+});
+
+/** A field that goes when it is saved, as one that is named after what was typed. */
+function Vanishing({ save }: { save: (text: string) => void }) {
+  const [there, setThere] = useState(true);
+  const onSave = (text: string) => {
+    save(text);
+    setThere(false);
+  };
+  return there ? <Field saved="Wing" save={onSave} /> : null;
+}
+
+test.each([
+  ['Enter', (press: (key: string) => void) => press('Enter')],
+  ['a pause', () => act(() => jest.advanceTimersByTime(1000))],
+])('a field that its own saving takes away, at %s, is saved once', (_when, save) => {
+  const written: string[] = [];
+  render(<Vanishing save={(text) => written.push(text)} />);
+  const input = screen.getByRole('textbox');
+  fireEvent.change(input, { target: { value: 'Tail' } });
+  save((key) => fireEvent.keyDown(input, { key }));
+  expect(screen.queryByRole('textbox')).toBeNull();
+  expect(written).toEqual(['Tail']);
 });
 
 test('Escape goes back to what is saved; what another page saved does not take away what is being typed', () => {

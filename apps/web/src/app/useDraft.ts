@@ -14,6 +14,8 @@ export function useDraft(saved: string, save: (text: string) => void) {
 
   const flush = () => {
     const { draft: text, saved: before, save: write } = latest.current;
+    // Before it is written: what is written may take this field away, which would write it again.
+    latest.current = { ...latest.current, draft: null };
     if (text !== null && text !== before) write(text);
     setDraft(null);
   };
@@ -26,7 +28,11 @@ export function useDraft(saved: string, save: (text: string) => void) {
   );
   useEffect(() => {
     if (draft === null || draft === saved) return;
-    const timer = setTimeout(() => latest.current.save(draft), PAUSE_MS);
+    const timer = setTimeout(() => {
+      const { save: write } = latest.current;
+      latest.current = { ...latest.current, saved: draft };
+      write(draft);
+    }, PAUSE_MS);
     return () => clearTimeout(timer);
   }, [draft, saved]);
 

@@ -14,7 +14,7 @@ import { selectCompiled, selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import type { DeskWindow } from '../../practice/deskSlice.ts';
 import { useUnknownWindows } from '../../practice/useUnknownWindows.ts';
-import { ListFile } from './importing/ListFile.tsx';
+import { TextFile } from './importing/TextFile.tsx';
 import { useSay } from './say.ts';
 import { WORDS } from './words.ts';
 
@@ -127,7 +127,7 @@ export function AddProgram({ current, onAdded, onList, onName }: Props) {
           </MenuItem>
         ))}
       </Menu>
-      <ListFile inputRef={picker} onList={fromFile} />
+      <TextFile inputRef={picker} onText={fromFile} />
     </>
   );
 }

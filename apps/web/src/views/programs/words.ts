@@ -212,7 +212,8 @@ export const WORDS = {
     'Nothing to add',
   imported: (add: number, change: number) =>
     `${count(add, 'command', 'commands')} added${change > 0 ? `, ${change} changed` : ''}. Undo takes all of it back.`,
-  fileTooLarge: (name: string) => `${name} is larger than five million characters. Give it in parts.`,
+  fileTooLarge: (name: string, most: number) =>
+    `${name} is larger than ${Math.round(most / 1_000_000)} MB. Nothing was changed.`,
   fileUnread: (name: string) => `${name} could not be read as text.`,
   // Profiles.
   appliesNow: 'Applies now:',

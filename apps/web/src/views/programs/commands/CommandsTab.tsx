@@ -6,7 +6,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { createPortal } from 'react-dom';
 import { selectSetup } from '../../../app/setup/selectors.ts';
 import { useAppSelector } from '../../../app/store.ts';
-import { ListFile } from '../importing/ListFile.tsx';
+import { TextFile } from '../importing/TextFile.tsx';
 import { WORDS } from '../words.ts';
 import { CommandDetails } from './CommandDetails.tsx';
 import { ExportButton } from './ExportButton.tsx';
@@ -168,7 +168,7 @@ export function CommandsTab({ program, actions, placing: wanted, onPlaced, onLis
           onClose={() => setPlacing(null)}
         />
       )}
-      <ListFile inputRef={picker} onList={onList} />
+      <TextFile inputRef={picker} onText={onList} />
     </>
   );
 }

@@ -9,7 +9,7 @@ import { useMemo, useRef, useState } from 'react';
 import { selectSetup } from '../../../app/setup/selectors.ts';
 import { useAppSelector } from '../../../app/store.ts';
 import { ChoiceField } from '../../../pieces/ChoiceField.tsx';
-import { ListFile } from '../importing/ListFile.tsx';
+import { TextFile } from '../importing/TextFile.tsx';
 import { useSay } from '../say.ts';
 import { WORDS } from '../words.ts';
 import { ControlLines } from './ControlLines.tsx';
@@ -35,6 +35,9 @@ const None = styled('p')(({ theme: { vars } }) => ({
   padding: '20px 16px',
   color: vars?.palette.text.secondary,
 }));
+
+/** A set-up of 20,000 bindings is a tenth of it. */
+const MOST_BYTES = 50_000_000;
 
 /** What differences are told by. */
 const WAYS = ['control', 'intent'] as const;
@@ -103,7 +106,7 @@ export function CompareTab({ program }: { readonly program: string | null }) {
       {count === 0 && <None>{WORDS.noDifference}</None>}
       {count > 0 && way === 'control' && <ControlLines beside={beside} differences={controls} />}
       {count > 0 && way === 'intent' && <IntentLines beside={beside} differences={intents} />}
-      <ListFile inputRef={picker} onList={open} />
+      <TextFile inputRef={picker} onText={open} most={MOST_BYTES} />
     </>
   );
 }

@@ -17,8 +17,8 @@ import { selectSetup } from '../../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../app/store.ts';
 import { useSay } from '../say.ts';
 import { WORDS } from '../words.ts';
-import { ListFile } from './ListFile.tsx';
 import { PlannedLines } from './PlannedLines.tsx';
+import { TextFile } from './TextFile.tsx';
 import { type Reading, useImportPlan } from './useImportPlan.ts';
 
 const Body = styled('div')(({ theme: { vars, typography } }) => ({
@@ -145,7 +145,7 @@ export function ImportDialog({ program, begun, onClose }: Props) {
             {WORDS.importIt(add, change)}
           </Button>
         </div>
-        <ListFile inputRef={picker} onList={take} />
+        <TextFile inputRef={picker} onText={take} />
       </Body>
     </Dialog>
   );

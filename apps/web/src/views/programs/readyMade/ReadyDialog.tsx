@@ -103,7 +103,9 @@ export function ReadyDialog({ ready, profile, onClose }: Props) {
             ? WORDS.wouldSetNothing
             : WORDS.wouldSet(changed.length, profileName(setup, profile))}
         </p>
-        <ul>
+        {/* It scrolls, so that keys must reach it (axe, scrollable-region-focusable). } */}
+        {/* biome-ignore lint/a11y/noNoninteractiveTabindex: as said. */}
+        <ul tabIndex={0}>
           {steps.map(({ slot, before, after }) => (
             <li key={`${slot.control}/${slot.trigger}`}>
               <span>{placeWords(setup, slot)}</span>

@@ -6,16 +6,18 @@ import { WORDS } from '../words.ts';
 interface Props {
   /** Clicked to choose a file. */
   readonly inputRef: RefObject<HTMLInputElement | null>;
-  readonly onList: (text: string, name: string) => void;
+  readonly onText: (text: string, name: string) => void;
+  /** The largest that is taken, in bytes. */
+  readonly most?: number;
 }
 
-/** A file with a list of commands, chosen from this computer. */
-export function ListFile({ inputRef, onList }: Props) {
+/** A text file, chosen from this computer: a list of commands, a set-up. */
+export function TextFile({ inputRef, onText, most = LIST_LIMIT }: Props) {
   const { sayWrong } = useSay();
   const read = async (file: File) => {
     // Checked before it is read: a film chosen by mistake must not fill the memory.
-    if (file.size > LIST_LIMIT) return sayWrong(WORDS.fileTooLarge(file.name));
-    onList(await file.text(), file.name);
+    if (file.size > most) return sayWrong(WORDS.fileTooLarge(file.name, most));
+    onText(await file.text(), file.name);
   };
   return (
     <input
