@@ -3,12 +3,13 @@ import { cpus } from 'node:os';
 import path from 'node:path';
 import { layoutDataSchema, readLayout } from '@nimble-lever/core/keys/layouts';
 import { demoSetup } from '@nimble-lever/core/setup';
-import { scrollBoard } from './boardScroll.ts';
 import { timeCompile, timeFront, timeLayoutChange, timeRecompile } from './compiling.ts';
 import { memoryGrowth, timeEvents } from './events.ts';
 import { type FirstView, firstViews } from './firstView.ts';
 import { timeDecode, timeParse } from './hid.ts';
+import { timeImport } from './importing.ts';
 import { largeSetup } from './largeSetup.ts';
+import { scrollBoard, scrollSheet } from './scrolling.ts';
 import { measureStore } from './store.ts';
 import { tapOrHold } from './tapOrHold.ts';
 
@@ -66,7 +67,9 @@ async function engine() {
   const compiling = timeCompile(large, 30);
   const recompiling = timeRecompile(large, 1000);
   const switching = timeLayoutChange(large, [layoutOf('de'), layoutOf('fr')], 30);
+  const importing = timeImport(30);
   const scrolling = await scrollBoard();
+  const sheet = await scrollSheet();
   const growth = memoryGrowth(large, quick ? MANY / 100 : MANY);
 
   if (json) {
@@ -80,6 +83,8 @@ async function engine() {
       switching,
       growth,
       scrolling,
+      sheet,
+      importing,
       machines,
       parsing,
       decoding,
@@ -114,6 +119,14 @@ async function engine() {
     console.log(
       `Scrolling the Board (20 programs × 150 controls × 4 layers) in Chromium: ${dropped} frames dropped over ` +
         `${frames} drawn; ${apart.toFixed(1)} ms apart at the median, ${p99.toFixed(1)} ms at p99.`,
+    );
+    console.log(
+      `Scrolling a program’s 2,000 commands: ${sheet.dropped} frames dropped over ${sheet.frames} drawn; ` +
+        `${sheet.p99.toFixed(1)} ms apart at p99, ${sheet.longest.toFixed(1)} ms at the most (aim: none over 50).`,
+    );
+    console.log(
+      `Taking in a list of ${importing.lines.toLocaleString('en')} lines: ${importing.ms.toFixed(0)} ms, ` +
+        `${importing.ratio.toFixed(0)} times as long as only parting them (aim: under 1 s).`,
     );
     const { ours, theirs, ratio } = machines;
     const rate = (value: number) => Math.round(value).toLocaleString('en');

@@ -1,7 +1,7 @@
 import { createReadStream, existsSync } from 'node:fs';
 import { createServer } from 'node:http';
 import path from 'node:path';
-import type { storedSchema } from '@nimble-lever/core/setup';
+import { FAMILIES, LIMITS, newCommand, type Setup, type storedSchema } from '@nimble-lever/core/setup';
 import { chromium } from 'playwright-core';
 import type { z } from 'zod';
 import { largeSetup } from './largeSetup.ts';
@@ -15,7 +15,7 @@ const TYPES: Readonly<Record<string, string>> = {
   '.woff2': 'font/woff2',
 };
 
-/** Pixels the Board is scrolled at every frame, downwards and then to the right. */
+/** Pixels it is scrolled at every frame, downwards and then to the right. */
 const STEP = 40;
 /** Five seconds at 60 frames a second: long enough for the garbage collector to run. */
 const FRAMES = 300;
@@ -28,10 +28,35 @@ export interface Scrolled {
   /** Milliseconds from one frame to the next. */
   readonly median: number;
   readonly p99: number;
+  readonly longest: number;
 }
 
-/** Scrolls the Board of 20 programs × 150 controls × 4 layers in Chromium, from the page as it is built. */
-export async function scrollBoard(): Promise<Scrolled> {
+/** Scrolls the Board of 20 programs × 150 controls × 4 layers in Chromium. */
+export function scrollBoard(): Promise<Scrolled> {
+  return scrollGrid('/board', largeSetup(19, 150));
+}
+
+/** Scrolls the sheet of a program with 2,000 commands, in the same set-up. */
+export function scrollSheet(): Promise<Scrolled> {
+  const setup = largeSetup(19, 150);
+  const [program] = setup.programs;
+  if (program) {
+    program.commands = Array.from({ length: LIMITS.commands }, (_, i) =>
+      newCommand({
+        id: `command-${i}`,
+        name: `Command number ${i}`,
+        shortcut: `Ctrl+Shift+${String.fromCharCode(65 + (i % 26))}`,
+        family: FAMILIES[i % FAMILIES.length] ?? 'edit',
+        intent: i % 3 === 0 ? `idea-${i}` : null,
+        risky: i % 50 === 0,
+      }),
+    );
+  }
+  return scrollGrid(`/programs?of=${program?.id ?? ''}`, setup);
+}
+
+/** Scrolls the grid of a view in Chromium, from the page as it is built. */
+async function scrollGrid(view: string, setup: Setup): Promise<Scrolled> {
   const dist = path.resolve('apps/web/dist');
   const server = createServer((request, response) => {
     const { pathname } = new URL(request.url ?? '/', 'http://local');
@@ -49,11 +74,11 @@ export async function scrollBoard(): Promise<Scrolled> {
     const stored: z.input<typeof storedSchema> = {
       id: 'large',
       revision: 0,
-      setup: largeSetup(19, 150),
+      setup,
       history: { entries: [], more: false },
     };
     await page.route(/\/api\/set-up(\?|$)/, (route) => route.fulfill({ json: stored }));
-    await page.goto(`http://127.0.0.1:${port}/board`);
+    await page.goto(`http://127.0.0.1:${port}${view}`);
     await page.getByRole('grid').waitFor();
     // Once to warm up: what is measured is scrolling, not the first drawing of everything.
     await page.evaluate(scrollAll, { step: STEP, count: FRAMES / 2 });
@@ -68,7 +93,7 @@ export async function scrollBoard(): Promise<Scrolled> {
 /** Runs in the page: scrolls a step a frame and looks at how far frames are apart. */
 async function scrollAll({ step, count }: { step: number; count: number }): Promise<Scrolled> {
   const scroller = document.querySelector('[role=grid]')?.parentElement;
-  if (!scroller) throw new Error('no Board');
+  if (!scroller) throw new Error('no grid');
   const frame = () => new Promise<number>((resolve) => requestAnimationFrame(resolve));
   const apart: number[] = [];
   await frame();
@@ -84,5 +109,5 @@ async function scrollAll({ step, count }: { step: number; count: number }): Prom
   const dropped = apart.reduce((sum, ms) => sum + Math.max(0, Math.round(ms / interval) - 1), 0);
   const sorted = apart.toSorted((a, b) => a - b);
   const at = (part: number) => sorted[Math.floor(part * (count - 1))] ?? 0;
-  return { frames: count, dropped, median: at(0.5), p99: at(0.99) };
+  return { frames: count, dropped, median: at(0.5), p99: at(0.99), longest: at(1) };
 }
