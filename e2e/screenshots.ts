@@ -90,6 +90,55 @@ test('Keys on screen', async ({ app, page }) => {
   await page.screenshot({ path: path.join(FOLDER, 'keys-light.png') });
 });
 
+test('Programs', async ({ app, page }) => {
+  await page.emulateMedia({ colorScheme: 'light' });
+  await open(page, app.address, 'programs');
+  await page.getByRole('gridcell').filter({ hasText: 'Delete the frame' }).click();
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: path.join(FOLDER, 'programs-light.png') });
+});
+
+test('Windows of a program', async ({ app, page }) => {
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await open(page, app.address, 'programs');
+  await page.getByRole('tab', { name: 'Windows' }).click();
+  const side = page.getByRole('complementary');
+  await side.getByRole('textbox', { name: 'Program file' }).fill('larkframe');
+  await side.getByRole('textbox', { name: 'Title' }).fill('Export the film');
+  await page.getByRole('button', { name: 'A profile for some of its windows…' }).click();
+  await page.getByRole('textbox', { name: 'What these windows are called' }).fill('Larkframe, export');
+  await page.keyboard.press('Enter');
+  await side.getByRole('textbox', { name: 'Title' }).focus();
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: path.join(FOLDER, 'windows-dark.png') });
+});
+
+test('Compare', async ({ app, page }) => {
+  await page.emulateMedia({ colorScheme: 'light' });
+  await open(page, app.address, 'programs');
+  await page.getByRole('tab', { name: 'Compare' }).click();
+  await page.getByRole('combobox', { name: 'Profile 2' }).click();
+  await page.getByRole('option', { name: 'Hushbox' }).click();
+  await page.getByRole('button', { name: 'Add a profile' }).click();
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: path.join(FOLDER, 'compare-light.png') });
+});
+
+test('A list of commands', async ({ app, page }) => {
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await open(page, app.address, 'programs');
+  await page.getByRole('button', { name: 'Paste a list…' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog
+    .getByRole('textbox', { name: 'The list' })
+    .fill(
+      'Command\tShortcut\tMenu\nPlay or stop\tShift+Space\tTime\nOnion skin\tO\tView\nWave the wing\tF9\tTime\nZoom in\tCtrl+=\tView\nSelect all\tCtrl+A\tEdit\nRest\tGrtl+R\tTime\nSave\tCtrl+S\tFile\nBlink\t\tTime\n',
+    );
+  await dialog.getByRole('status').waitFor();
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: path.join(FOLDER, 'import-dark.png') });
+});
+
 test('Settings', async ({ app, page }) => {
   await page.emulateMedia({ colorScheme: 'dark' });
   await open(page, app.address, 'settings');
