@@ -1,14 +1,14 @@
-import { profileChain, resolveBehaviour } from '../resolve/index.ts';
+import { profileChain } from '../resolve/index.ts';
 import {
   type Action,
-  BASE_LAYER,
   type Command,
   EVERYWHERE,
+  keyOf,
   type MacroStep,
   type Profile,
   type Setup,
   type Slot,
-  slotOf,
+  slotIn,
 } from '../setup/index.ts';
 import { describeActionIn } from '../words/index.ts';
 import { inRigOrder } from './rigOrder.ts';
@@ -55,15 +55,13 @@ export function reachOf(setup: Setup, id: string): ReachOf {
 function find(setup: Setup, column: Profile, chain: readonly Profile[]): ReachOf {
   const found = new Map<string, Reach[]>();
   const keys = new Set(chain.flatMap(({ bindings }) => Object.keys(bindings)));
-  const slots = [...keys].flatMap((key) => slotOf(column.id, key) ?? []);
+  const slots = [...keys].map((key) => slotIn(column.id, key));
   for (const slot of inRigOrder(setup, slots)) {
-    const layers = slot.layer === BASE_LAYER ? [BASE_LAYER] : [slot.layer, BASE_LAYER];
-    const { decided } = resolveBehaviour(chain, layers, slot.device, slot.control, slot.trigger);
-    // What a layer leaves to the base is found there.
-    if (!decided || decided.layer !== slot.layer) continue;
-    const owner = setup.profiles[decided.profile];
-    const { behaviour } = decided.binding;
-    if (!owner || behaviour.kind !== 'action') continue;
+    // As `resolveBehaviour` within one layer: what a layer leaves to the base is found there.
+    const key = keyOf(slot);
+    const owner = chain.find(({ bindings }) => bindings[key] !== undefined);
+    const behaviour = owner?.bindings[key]?.behaviour;
+    if (!owner || behaviour?.kind !== 'action') continue;
     const { target } = behaviour;
     if (target && target.program !== column.program) continue;
     for (const { command, through } of reached(setup, column, owner, behaviour.action)) {

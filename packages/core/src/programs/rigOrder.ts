@@ -5,11 +5,26 @@ export function inRigOrder<Placed extends Pick<Slot, 'device' | 'control' | 'lay
   { devices, layers }: Setup,
   slots: readonly Placed[],
 ): readonly Placed[] {
+  const places = placesOf(devices);
+  const depth = new Map(layers.map(({ id }, i) => [id, i]));
+  return slots
+    .map((slot) => {
+      const place = places.get(`${slot.device}/${slot.control}`) ?? places.size;
+      return { slot, rank: place * 10 + (depth.get(slot.layer) ?? 0) };
+    })
+    .toSorted((a, b) => a.rank - b.rank)
+    .map(({ slot }) => slot);
+}
+
+/** Where each control stands, worked out once for a rig: it is asked for each of two hundred profiles. */
+const known = new WeakMap<Setup['devices'], ReadonlyMap<string, number>>();
+
+function placesOf(devices: Setup['devices']): ReadonlyMap<string, number> {
+  const before = known.get(devices);
+  if (before) return before;
   const places = new Map<string, number>();
   for (const { id, controls } of devices)
     for (const control of controls) places.set(`${id}/${control.id}`, places.size);
-  const depth = new Map(layers.map(({ id }, i) => [id, i]));
-  const rank = ({ device, control, layer }: Placed) =>
-    (places.get(`${device}/${control}`) ?? places.size) * 10 + (depth.get(layer) ?? 0);
-  return slots.toSorted((a, b) => rank(a) - rank(b));
+  known.set(devices, places);
+  return places;
 }

@@ -2,6 +2,7 @@ import { styled } from '@mui/material/styles';
 import { Search } from 'lucide-react';
 import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
 import { Keycap } from '../../pieces/Keycap.tsx';
+import { letterOf } from '../letterOf.ts';
 import { WORDS } from '../shell/words.ts';
 import { once, whenIdle } from '../whenIdle.ts';
 import type { FindSource } from './findSource.ts';
@@ -64,7 +65,7 @@ export function Find({ readSource }: { readonly readSource: () => Promise<FindSo
         setBegun((before) => before + event.key);
         return;
       }
-      if (!event.isTrusted || event.code !== 'KeyK' || !(event.ctrlKey || event.metaKey)) return;
+      if (!event.isTrusted || letterOf(event) !== 'k' || !(event.ctrlKey || event.metaKey)) return;
       if (event.defaultPrevented || event.shiftKey || event.altKey) return;
       event.preventDefault();
       setOpen(true);

@@ -2,6 +2,7 @@ import IconButton from '@mui/material/IconButton';
 import { editWords } from '@nimble-lever/core/words';
 import { Redo2, Undo2 } from 'lucide-react';
 import { useEffect } from 'react';
+import { letterOf } from '../letterOf.ts';
 import { redo, undo } from '../setup/edits.ts';
 import { selectHistory, selectSetup } from '../setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
@@ -20,7 +21,7 @@ export function UndoButtons() {
     const onKeyDown = (event: KeyboardEvent) => {
       // Strokes that the engine sends to a practice program are events too; they are not the person's.
       if (!event.isTrusted || event.defaultPrevented || isText(event.target)) return;
-      if (!(event.ctrlKey || event.metaKey) || event.altKey || event.code !== 'KeyZ') return;
+      if (!(event.ctrlKey || event.metaKey) || event.altKey || letterOf(event) !== 'z') return;
       event.preventDefault();
       void dispatch(event.shiftKey ? redo() : undo());
     };

@@ -1,5 +1,6 @@
 import type { UnknownAction } from '@reduxjs/toolkit';
 import { type KeyboardEvent, useCallback } from 'react';
+import { letterOf } from '../../app/letterOf.ts';
 import { type AppThunk, useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { type BoardModel, slotAt } from './boardModel.ts';
 import { cellSelected, recordingStarted, triggersFolded, viewChanged } from './boardSlice.ts';
@@ -50,7 +51,7 @@ function keyAction(event: KeyboardEvent, cell: SelectedCell, model: BoardModel, 
   // By what the key means, so that Ctrl+C is the same on every layout; keys with Alt belong to the browser.
   const { key, ctrlKey, metaKey, altKey, shiftKey } = event;
   if (altKey) return null;
-  if (ctrlKey || metaKey) return CLIPBOARD[key.toLowerCase()] ?? null;
+  if (ctrlKey || metaKey) return CLIPBOARD[letterOf(event.nativeEvent) ?? ''] ?? null;
   if (key === 'ContextMenu' || (key === 'F10' && shiftKey)) {
     const { target } = event;
     return () => void (target instanceof HTMLElement && open.menu(target));
@@ -61,6 +62,14 @@ function keyAction(event: KeyboardEvent, cell: SelectedCell, model: BoardModel, 
     const [row, column] = [model.rows[target.row], model.columns[target.column]];
     return () => (row && column ? cellSelected(slotAt(row, column, model.layer)) : undefined);
   }
+  switch (letterOf(event.nativeEvent)) {
+    case 'r':
+      return () => recordingStarted();
+    case 't': {
+      const { device, control, unfolded } = cell.row;
+      return () => triggersFolded({ control: `${device.id}/${control.id}`, open: !unfolded });
+    }
+  }
   switch (key) {
     case 'Enter':
     case 'F2':
@@ -69,14 +78,6 @@ function keyAction(event: KeyboardEvent, cell: SelectedCell, model: BoardModel, 
       return () => viewChanged({ docked: false });
     case '?':
       return () => void open.help();
-    case 'r':
-    case 'R':
-      return () => recordingStarted();
-    case 't':
-    case 'T': {
-      const { device, control, unfolded } = cell.row;
-      return () => triggersFolded({ control: `${device.id}/${control.id}`, open: !unfolded });
-    }
     case 'Delete':
       return () => clearCells();
     // Every other key has its use elsewhere, or none.

@@ -1,6 +1,6 @@
 import { columnOf, inReach } from '@nimble-lever/core/programs';
 import type { Program, Setup } from '@nimble-lever/core/setup';
-import { useMemo } from 'react';
+import { useDeferredValue, useMemo } from 'react';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppSelector } from '../../app/store.ts';
 import { DESK_WINDOWS, selectDesk } from '../../practice/deskSlice.ts';
@@ -23,7 +23,9 @@ export function useEntries(): readonly Entry[] {
   const setup = useAppSelector(selectSetup);
   const front = useAppSelector((state) => state.engine.engine.profile);
   const order = useAppSelector((state) => selectDesk(state).order);
-  const rows = useMemo(() => reachRows(setup), [setup]);
+  // With two hundred programs it takes a while; what was edited shows first.
+  const counted = useDeferredValue(setup);
+  const rows = useMemo(() => reachRows(counted), [counted]);
   const inFront = setup.profiles[front]?.program ?? null;
   const open = new Set(
     DESK_WINDOWS.filter(({ id }) => order.includes(id)).map(({ executable }) => executable),

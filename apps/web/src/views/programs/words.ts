@@ -131,6 +131,7 @@ export const WORDS = {
   removedCommands: (n: number, bound: number) =>
     `${count(n, 'command', 'commands')} removed${bound > 0 ? `, and ${count(bound, 'assignment', 'assignments')} with ${n === 1 ? 'it' : 'them'}` : ''}. Undo brings all back.`,
   added: (name: string) => `${name} added.`,
+  needed: 'Name, keys and family stay. Ctrl+Delete removes the line.',
   needsOrder: 'Lines are moved where all are shown in their own order.',
   copiedCells: (n: number) => `${count(n, 'cell', 'cells')} copied.`,
   // Below the sheet.

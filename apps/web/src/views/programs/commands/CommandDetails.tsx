@@ -134,6 +134,11 @@ export function CommandDetails({ program, rows, sheet, edits, onPlace }: Props) 
       </section>
       <section>
         <h3>{WORDS.sameIntent}</h3>
+        {first && others.length > 0 && (
+          <p>
+            {WORDS.sameControl(others.filter(({ at }) => at.has(keyOf(first.slot))).length, others.length)}
+          </p>
+        )}
         {command.intent === null ? (
           <>
             <p>{WORDS.noIntentMeans}</p>
@@ -155,11 +160,6 @@ export function CommandDetails({ program, rows, sheet, edits, onPlace }: Props) 
               </span>
             ))}
           </div>
-        )}
-        {first && others.length > 0 && (
-          <p>
-            {WORDS.sameControl(others.filter(({ at }) => at.has(keyOf(first.slot))).length, others.length)}
-          </p>
         )}
       </section>
       <section>

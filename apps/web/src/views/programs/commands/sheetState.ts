@@ -4,6 +4,11 @@ import { SHEET_COLUMNS, type SheetColumn } from '@nimble-lever/core/programs';
 export const COLUMNS = [...SHEET_COLUMNS, 'where'] as const;
 export type Column = SheetColumn | 'where';
 
+/** Whether a column is edited. */
+export function isEdited(column: Column): column is SheetColumn {
+  return column !== 'where';
+}
+
 /** The line below the last command, in which another is begun. */
 export const NEW_ROW = '+';
 

@@ -1,32 +1,25 @@
 import type { KeysBy } from '@nimble-lever/core/keys/layouts';
-import { blockText, cellText, readBlock, type SheetColumn } from '@nimble-lever/core/programs';
-import {
-  type ClipboardEvent,
-  type KeyboardEvent,
-  type MouseEvent,
-  useCallback,
-  useMemo,
-  useReducer,
-  useRef,
-  useState,
-} from 'react';
+import type { SheetColumn } from '@nimble-lever/core/programs';
+import { type KeyboardEvent, useCallback, useEffect, useMemo, useReducer, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
+import { letterOf } from '../../../app/letterOf.ts';
 import { useSay } from '../say.ts';
 import { WORDS } from '../words.ts';
 import type { Onward } from './CellInput.tsx';
-import type { LineActions } from './SheetLine.tsx';
+import { useLineActions } from './sheetPointer.ts';
 import {
   AT_FIRST,
   type Cell,
   COLUMNS,
-  type Column,
   cellAfter,
   type Editing,
+  isEdited,
   NEW_ROW,
   rangeOf,
   sheetReducer,
 } from './sheetState.ts';
 import type { Row } from './useRows.ts';
+import { useSheetClipboard } from './useSheetClipboard.ts';
 import type { SheetEdits } from './useSheetEdits.ts';
 import type { useShownRows } from './useShownRows.ts';
 
@@ -41,30 +34,13 @@ interface Given {
   readonly onList: (text: string) => void;
 }
 
-/** Takes what is being typed into a cell, as by leaving it; false where it does not fit and stays to be mended. */
-function leftField(): boolean {
-  const field = document.activeElement;
-  if (!(field instanceof HTMLInputElement) || !field.classList.contains('text')) return true;
-  flushSync(() => field.blur());
-  const isWrong = field.isConnected && field.getAttribute('aria-invalid') === 'true';
-  if (isWrong) field.focus();
-  return !isWrong;
-}
-
-/** Whether an event is a cell's own: React passes on to it what happens in a menu it opened. */
-function isInside({ currentTarget, target }: MouseEvent): boolean {
-  return target instanceof Node && currentTarget.contains(target);
-}
-
-/** Whether a column is edited. */
-function isEdited(column: Column): column is SheetColumn {
-  return column !== 'where';
-}
+/** What a command cannot be without. */
+const NEEDED: ReadonlySet<SheetColumn> = new Set(['name', 'shortcut', 'family']);
 
 /** The sheet at work: where one is in it, what keys, pointer and clipboard do. */
 export function useSheet({ rows, edits, keysBy, onPlace, onList }: Given) {
   const { shown } = rows;
-  const { say, sayWrong } = useSay();
+  const { say } = useSay();
   const [state, dispatch] = useReducer(sheetReducer, AT_FIRST);
   // A name that was typed into the last line and has no keys yet.
   const [begun, setBegun] = useState('');
@@ -78,6 +54,16 @@ export function useSheet({ rows, edits, keysBy, onPlace, onList }: Given) {
     keys.current = true;
     dispatch({ kind: 'went', to });
   };
+  // Where the active line was: when it goes, by a filter or another page, the one in its place takes the keys.
+  const at = state.active ? order.indexOf(state.active.row) : -1;
+  const lastAt = useRef(0);
+  useEffect(() => {
+    if (at >= 0) lastAt.current = at;
+    else if (state.active) {
+      const row = order[Math.min(lastAt.current, order.length - 1)] ?? NEW_ROW;
+      dispatch({ kind: 'went', to: { row, column: state.active.column } });
+    }
+  }, [at, order, state.active]);
   const begin = (editing: Editing) => dispatch({ kind: 'begun', editing });
   const chosen = range ? order.slice(range.rows[0], range.rows[1] + 1).filter((id) => id !== NEW_ROW) : [];
   const columns = range ? COLUMNS.slice(range.columns[0], range.columns[1] + 1).filter(isEdited) : [];
@@ -172,9 +158,10 @@ export function useSheet({ rows, edits, keysBy, onPlace, onList }: Given) {
       return act(() => dispatch({ kind: shiftKey ? 'ranged' : 'went', to }));
     }
     if (ctrl) {
-      if (key.toLowerCase() === 'd') return act(() => chosen.length > 1 && edits.fill(chosen, columns));
+      const letter = letterOf(event.nativeEvent);
+      if (letter === 'd') return act(() => chosen.length > 1 && edits.fill(chosen, columns));
+      if (letter === 'a' && order.length > 1) return act(selectAll);
       if (key === 'Delete') return act(() => removeChosen());
-      if (key.toLowerCase() === 'a' && order.length > 1) return act(selectAll);
       return;
     }
     switch (key) {
@@ -187,7 +174,11 @@ export function useSheet({ rows, edits, keysBy, onPlace, onList }: Given) {
         break;
       case 'Delete':
       case 'Backspace':
-        return act(() => edits.clear(chosen, columns));
+        return act(() => {
+          edits.clear(chosen, columns);
+          // A command without a name or keys would be none.
+          if (columns.every((column) => NEEDED.has(column))) say(WORDS.needed);
+        });
       case 'Escape':
         if (state.anchor) act(() => go(cell));
         return;
@@ -212,60 +203,20 @@ export function useSheet({ rows, edits, keysBy, onPlace, onList }: Given) {
     go({ row: next, column: state.active?.column ?? 'name' });
   };
 
-  const copied = () =>
-    chosen.flatMap((id) => {
-      const row = byId.get(id);
-      return row ? [columns.map((column) => cellText(row.command, column))] : [];
-    });
-  const onCopy = (event: ClipboardEvent) => {
-    const block = copied();
-    if (state.editing || block.length === 0 || columns.length === 0) return;
-    event.preventDefault();
-    event.clipboardData.setData('text/plain', blockText(block));
-    say(WORDS.copiedCells(block.length * columns.length));
+  const clipboard = useSheetClipboard({
+    isEditing: state.editing !== null,
+    ...{ range, order, byId, chosen, columns, edits, onList },
+  });
+  const asked = {
+    active: state.active,
+    go,
+    edit: (cell: Cell) => edit(cell, 'enter'),
+    tick: ({ command }: Row) => edits.change(command, { risky: !command.risky }),
+    onPlace,
   };
-  const onPaste = (event: ClipboardEvent) => {
-    if (state.editing || !range) return;
-    const text = event.clipboardData.getData('text/plain');
-    event.preventDefault();
-    const block = readBlock(text);
-    const column = COLUMNS[range.columns[0]];
-    if (block.length === 0 || !column || !isEdited(column)) return sayWrong(WORDS.nothingPasted);
-    const [first] = block;
-    // A list of another form, put where commands are begun, is looked at first.
-    if (order[range.rows[0]] === NEW_ROW && block.every((line) => line.length < 2)) return onList(text);
-    const isOne = block.length === 1 && first?.length === 1;
-    const whole = isOne ? chosen.map(() => columns.map(() => first[0] ?? '')) : block;
-    edits.paste(whole, { order: order.slice(0, -1), row: range.rows[0], column });
-  };
-
-  // The lines are drawn only when something of them changes: what they call stays the same.
-  const latest = useRef({ edit, go, byId, onPlace, edits, active: state.active });
-  latest.current = { edit, go, byId, onPlace, edits, active: state.active };
-  const actions: LineActions = useMemo(
-    () => ({
-      onPress: (cell: Cell, event: MouseEvent) => {
-        const isIn =
-          event.target instanceof HTMLElement && event.target.closest('input, button, [role=textbox]');
-        if (event.button !== 0 || isIn || !isInside(event)) return;
-        event.preventDefault();
-        if (!leftField()) return;
-        keys.current = true;
-        dispatch({ kind: event.shiftKey ? 'ranged' : 'went', to: cell });
-      },
-      onOver: (cell: Cell, event: MouseEvent) => {
-        if (event.buttons === 1 && latest.current.active && isInside(event))
-          dispatch({ kind: 'ranged', to: cell });
-      },
-      onEdit: (cell: Cell) => latest.current.edit(cell, 'enter'),
-      onTick: ({ command }: Row) => latest.current.edits.change(command, { risky: !command.risky }),
-      onPlace: (row: Row, anchor: HTMLElement) => {
-        latest.current.go({ row: row.id, column: 'where' });
-        latest.current.onPlace(row, anchor);
-      },
-    }),
-    [],
-  );
+  const latest = useRef(asked);
+  latest.current = asked;
+  const actions = useLineActions(latest, keys, dispatch);
   const leave = useCallback((back: boolean) => {
     keys.current = back;
     dispatch({ kind: 'ended' });
@@ -304,12 +255,7 @@ export function useSheet({ rows, edits, keysBy, onPlace, onList }: Given) {
     fillChosen: () => edits.fill(chosen, columns),
     go,
     onKeyDown,
-    onCopy,
-    onCut: (event: ClipboardEvent) => {
-      onCopy(event);
-      if (!state.editing) edits.clear(chosen, columns);
-    },
-    onPaste,
+    ...clipboard,
   };
 }
 
