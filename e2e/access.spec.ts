@@ -61,6 +61,39 @@ for (const theme of ['light', 'dark'] as const) {
       await expectAccessible(page);
     });
 
+    test('axe finds nothing serious in Programs, whatever is shown of one, and in the first steps', async ({
+      app,
+      quietPage: page,
+    }) => {
+      await open(page, app.address, 'programs');
+      await page.getByRole('gridcell').filter({ hasText: 'Delete the frame' }).click();
+      await expectAccessible(page);
+      await page.keyboard.press('ArrowRight');
+      await page.keyboard.press('Enter');
+      await expectAccessible(page);
+      await page.keyboard.press('Escape');
+      for (const tab of ['Windows', 'Profiles', 'Compare', 'Ready-made', 'Intents']) {
+        await page.getByRole('tab', { name: tab }).click();
+        await expect(page.getByRole('tabpanel', { name: tab })).not.toBeEmpty();
+        if (tab === 'Windows') await page.getByRole('button', { name: /^Brindle —/ }).click();
+        await expectAccessible(page);
+      }
+      await page.getByRole('tab', { name: 'Profiles' }).click();
+      await page.getByRole('button', { name: 'Copy to another program…' }).click();
+      await expectAccessible(page);
+      await page.keyboard.press('Escape');
+      await page.getByRole('tab', { name: 'Commands' }).click();
+      await page.getByRole('button', { name: 'Paste a list…' }).click();
+      await page.getByRole('textbox', { name: 'The list' }).fill('Wave\tF9\nRest\tGrtl+R\nUndo\tCtrl+U');
+      await expect(page.getByRole('dialog').getByRole('table')).toBeVisible();
+      await expectAccessible(page);
+      await page.keyboard.press('Escape');
+      await open(page, app.address, 'settings');
+      await page.getByRole('button', { name: 'Start with an empty set-up' }).click();
+      await expect(page.getByRole('heading', { name: 'Three steps to the first control' })).toBeVisible();
+      await expectAccessible(page);
+    });
+
     test('axe finds nothing serious on the Board’s triggers, layers, radial menus and copies', async ({
       app,
       quietPage: page,
@@ -120,13 +153,13 @@ test('the theme follows the system and can be chosen', async ({ app, quietPage: 
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'light');
 });
 
-test('Board, Rig and Rehearse need no scrolling of the page at 1280×800, and work at 1024', async ({
+test('Board, Rig, Programs and Rehearse need no scrolling of the page at 1280×800, and work at 1024', async ({
   app,
   quietPage: page,
 }) => {
   for (const width of [1280, 1024]) {
     await page.setViewportSize({ width, height: 800 });
-    for (const view of ['board', 'rig', 'rehearse'] as const) {
+    for (const view of ['board', 'rig', 'programs', 'rehearse'] as const) {
       await open(page, app.address, view);
       const overflow = await page.evaluate(() => [
         document.documentElement.scrollWidth - window.innerWidth,

@@ -1,7 +1,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import type { Locator, Page } from '@playwright/test';
-import { expect, expectAccessible, open, saved, test } from './support/test.ts';
+import { expect, open, saved, test } from './support/test.ts';
 
 const entry = (page: Page, name: string): Locator =>
   page.getByRole('navigation', { name: 'Programs' }).getByRole('button', { name: new RegExp(`^${name}`) });
@@ -24,7 +24,6 @@ test('a profile is copied to a second program by intent, emptied, based on anoth
   const dialog = page.getByRole('dialog');
   await expect(dialog.getByRole('status')).toContainText(/Would set \d+ controls in Frames and time line/);
   await expect(dialog).toContainText('Next frame');
-  await expectAccessible(page);
   await dialog.getByRole('button', { name: /^Set \d+/ }).click();
   await expect(status(page, 'controls set')).toBeVisible();
 
@@ -36,7 +35,6 @@ test('a profile is copied to a second program by intent, emptied, based on anoth
   await page.getByRole('option', { name: 'Sound wave' }).click();
   await expect(dialog.getByRole('status')).toContainText(/\d+ by intent/);
   await expect(dialog.getByRole('row', { name: /Next frame/ }).first()).toContainText('A step on');
-  await expectAccessible(page);
   await dialog.getByRole('button', { name: /^Copy \d+/ }).click();
   await expect(status(page, 'of Sound wave set')).toBeVisible();
   await entry(page, 'Sound wave').click();
@@ -87,7 +85,6 @@ test('profiles side by side show only what differs; one takes what another does,
   await expect(marker).toContainText('Set a marker');
   // Both undo on key 1: no difference.
   await expect(table.getByRole('row', { name: /^Twelve pad, key 1 / })).toHaveCount(0);
-  await expectAccessible(page);
   await marker.getByRole('button', { name: /in Larkframe/ }).click();
   await page.getByRole('menuitem', { name: 'Do as in Hushbox: Set a marker' }).click();
   await expect(status(page, 'Twelve pad, key 8 of Larkframe is set')).toBeVisible();
@@ -96,7 +93,6 @@ test('profiles side by side show only what differs; one takes what another does,
   await page.getByRole('combobox', { name: 'By' }).click();
   await page.getByRole('option', { name: 'intent' }).click();
   await expect(table.getByRole('row', { name: /^Onion skin/ })).toContainText('no control yet');
-  await expectAccessible(page);
   await page.getByRole('combobox', { name: 'By' }).click();
   await page.getByRole('option', { name: 'control', exact: true }).click();
 
@@ -139,7 +135,6 @@ test('an intent is renamed and merged; a set of five is put on one control after
   await page.getByRole('menuitem', { name: 'Zoom in' }).click();
   await expect(status(page, 'See all of it is part of Zoom in now')).toBeVisible();
   await expect(page.getByRole('textbox', { name: 'Name of the intent See all of it' })).toHaveCount(0);
-  await expectAccessible(page);
   await page.keyboard.press('Control+z');
   await page.keyboard.press('Control+z');
   await expect(page.getByRole('textbox', { name: 'Name of the intent Fit' })).toBeVisible();

@@ -35,7 +35,7 @@ const Line = styled('li')(({ theme: { vars } }) => ({
   '& b, & small': { overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' },
   '& b': { fontWeight: 650, fontSize: 13 },
   '& em': {
-    marginLeft: 6,
+    marginRight: 6,
     padding: '1px 6px',
     borderRadius: 4,
     fontStyle: 'normal',
@@ -101,8 +101,8 @@ export function ProgramEntry({ entry, shown, onShow }: Props) {
         <span className="called">
           <b>{name}</b>
           <small>
-            {states.join(' · ')}
             {inFront && <em>{WORDS.inFront}</em>}
+            {states.join(' · ')}
           </small>
         </span>
         <span className="reach">

@@ -151,6 +151,7 @@ export const WORDS = {
   inLayer: (name: string) => `layer ${name}`,
   sameIntent: 'The same intent elsewhere',
   sameControl: (n: number, all: number) => `On the same control in ${n} of ${all} other programs.`,
+  showProgram: (name: string) => `Show the commands of ${name}`,
   nobodyElse: 'No other program has it.',
   noIntentMeans: 'With an intent, other programs’ commands for the same are found, copied and kept in step.',
   takeIntent: (name: string) => `Take “${name}”`,

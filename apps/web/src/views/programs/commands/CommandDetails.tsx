@@ -38,8 +38,7 @@ const Box = styled('aside')(({ theme: { vars } }) => ({
   '& p': { margin: 0, fontSize: 12, color: vars?.palette.text.secondary },
   '& .buttons': { display: 'flex', flexWrap: 'wrap', gap: 6 },
   '& .MuiButton-root': { minHeight: 28, paddingBlock: 1, fontSize: 12 },
-  '& .same': { display: 'flex', flexWrap: 'wrap', gap: '4px 12px', fontSize: 12 },
-  '& .same span': { display: 'inline-flex', gap: 5, alignItems: 'center' },
+  '& .same': { display: 'flex', flexWrap: 'wrap', gap: '0 12px' },
   '& .at': {
     padding: '2px 6px',
     margin: '0 -6px',
@@ -154,10 +153,16 @@ export function CommandDetails({ program, rows, sheet, edits, onPlace }: Props) 
           <p>{WORDS.nobodyElse}</p>
         ) : (
           <div className="same">
-            {others.map(({ name, shortcut }) => (
-              <span key={name}>
+            {others.map(({ id, name, shortcut }) => (
+              <button
+                key={id}
+                type="button"
+                className="at"
+                title={WORDS.showProgram(name)}
+                onClick={() => void navigate(`/programs?of=${encodeURIComponent(id)}`)}
+              >
                 {name} <Keycap shortcut={shortcut} />
-              </span>
+              </button>
             ))}
           </div>
         )}
@@ -177,6 +182,6 @@ function sameIntent(setup: Setup, { intent }: Command, program: string | null) {
     const same = id === program ? undefined : commands.find((each) => each.intent === intent);
     if (!same) return [];
     const reach = reachOf(setup, columnOf(setup, id)).get(same.id) ?? [];
-    return [{ name, shortcut: same.shortcut, at: new Set(reach.map(({ slot }) => keyOf(slot))) }];
+    return [{ id, name, shortcut: same.shortcut, at: new Set(reach.map(({ slot }) => keyOf(slot))) }];
   });
 }

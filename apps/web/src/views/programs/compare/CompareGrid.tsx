@@ -50,8 +50,17 @@ const Box = styled('div')(({ theme: { vars } }) => ({
     cursor: 'pointer',
   },
   '& .what:hover': { backgroundColor: vars?.palette.tokens.sunk },
-  '& .words': { overflow: 'hidden', textOverflow: 'ellipsis' },
-  '& small': { fontSize: 11, color: vars?.palette.text.secondary },
+  '& .words': { minWidth: 36, overflow: 'hidden', textOverflow: 'ellipsis' },
+  '& kbd': { flex: 'none' },
+  // Where it comes from gives way first.
+  '& small': {
+    minWidth: 0,
+    flexShrink: 9,
+    overflow: 'hidden',
+    textOverflow: 'ellipsis',
+    fontSize: 11,
+    color: vars?.palette.text.secondary,
+  },
   '& .soft': { color: vars?.palette.text.secondary },
 }));
 

@@ -93,6 +93,9 @@ export function CompareTab({ program }: { readonly program: string | null }) {
           </Button>
         )}
         <Button onClick={() => picker.current?.click()}>{WORDS.openSetup}</Button>
+      </Bar>
+      <Bar>
+        <span role="status">{WORDS.differences(count)}</span>
         <span className="fill" />
         {WORDS.by}
         <ChoiceField
@@ -102,7 +105,6 @@ export function CompareTab({ program }: { readonly program: string | null }) {
           onChange={setWay}
         />
       </Bar>
-      <Bar role="status">{WORDS.differences(count)}</Bar>
       {count === 0 && <None>{WORDS.noDifference}</None>}
       {count > 0 && way === 'control' && <ControlLines beside={beside} differences={controls} />}
       {count > 0 && way === 'intent' && <IntentLines beside={beside} differences={intents} />}

@@ -96,7 +96,9 @@ export function ImportDialog({ program, begun, onClose }: Props) {
           autoFocus
           aria-label={WORDS.pasteHere}
           placeholder={WORDS.pasteHint}
-          rows={planned ? 4 : 12}
+          rows={4}
+          // What becomes of it takes the room once it is known.
+          style={{ flex: planned ? 'none' : 1 }}
           value={text}
           spellCheck={false}
           onChange={({ target }) => take(target.value)}

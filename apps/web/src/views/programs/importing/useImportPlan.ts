@@ -30,30 +30,35 @@ export function useImportPlan(
   const [stop, setStop] = useState<() => void>(() => () => undefined);
   useEffect(() => {
     if (text.trim() === '') return setReading({ kind: 'nothing' });
-    const worker = new Worker(new URL('../../../workers/importList.ts', import.meta.url), { type: 'module' });
     setReading({ kind: 'reading', done: 0, all: 0 });
+    let worker: Worker | null = null;
+    const end = () => {
+      clearTimeout(timeout);
+      worker?.terminate();
+    };
+    // Not for each letter that is typed: a worker is begun once there is a pause.
+    const timeout = setTimeout(() => {
+      worker = new Worker(new URL('../../../workers/importList.ts', import.meta.url), { type: 'module' });
+      worker.onmessage = ({ data }: MessageEvent<ListAnswer>) =>
+        setReading(data.kind === 'planned' ? data : { ...data, kind: 'reading' });
+      worker.onerror = () => setReading({ kind: 'failed' });
+      const asked: ListAsked = {
+        text,
+        // Only its commands are asked for; the rest would be copied for nothing.
+        setup: { ...setup, devices: [], profiles: {}, macros: [], radialMenus: [], unreadable: [] },
+        program,
+        columns,
+        proposes,
+        platform,
+        legends,
+      };
+      worker.postMessage(asked);
+    }, PAUSE_MS);
     setStop(() => () => {
-      worker.terminate();
+      end();
       setReading({ kind: 'stopped' });
     });
-    worker.onmessage = ({ data }: MessageEvent<ListAnswer>) =>
-      setReading(data.kind === 'planned' ? data : { ...data, kind: 'reading' });
-    worker.onerror = () => setReading({ kind: 'failed' });
-    const asked: ListAsked = {
-      text,
-      // Only its commands are asked for; the rest would be copied for nothing.
-      setup: { ...setup, devices: [], profiles: {}, macros: [], radialMenus: [], unreadable: [] },
-      program,
-      columns,
-      proposes,
-      platform,
-      legends,
-    };
-    const timeout = setTimeout(() => worker.postMessage(asked), PAUSE_MS);
-    return () => {
-      clearTimeout(timeout);
-      worker.terminate();
-    };
+    return end;
   }, [text, setup, program, columns, proposes, platform, legends]);
   return { reading, stop };
 }
