@@ -1,10 +1,9 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import type { Locator, Page } from '@playwright/test';
+import { entry } from './support/programs.ts';
 import { expect, open, saved, test } from './support/test.ts';
 
-const entry = (page: Page, name: string): Locator =>
-  page.getByRole('navigation', { name: 'Programs' }).getByRole('button', { name: new RegExp(`^${name}`) });
 const status = (page: Page, text: string | RegExp): Locator =>
   page.getByRole('status').filter({ hasText: text });
 

@@ -1,18 +1,9 @@
 import { writeFileSync } from 'node:fs';
 import path from 'node:path';
-import type { Locator, Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { COLUMN, entry, sheetCell } from './support/programs.ts';
 import { expect, open, rehearsing, saved, test } from './support/test.ts';
 
-/** A cell of the sheet by its command's name and its column's place. */
-const sheetCell = (page: Page, name: string, column: number): Locator =>
-  page
-    .getByRole('grid')
-    .getByRole('row')
-    .filter({ has: page.getByRole('gridcell', { name: new RegExp(`^${name}`) }) })
-    .first()
-    .getByRole('gridcell')
-    .nth(column);
-const COLUMN = { name: 0, keys: 1, family: 2, intent: 3, risky: 4, note: 5, where: 6 };
 const names = (page: Page) =>
   page
     .getByRole('grid')
@@ -20,9 +11,6 @@ const names = (page: Page) =>
     .evaluateAll((rows) =>
       rows.flatMap((row) => row.querySelector('[role=gridcell] .words')?.textContent ?? []),
     );
-/** A program of the list. */
-const entry = (page: Page, name: string): Locator =>
-  page.getByRole('navigation', { name: 'Programs' }).getByRole('button', { name: new RegExp(`^${name}`) });
 
 test('a program is picked from the desk; its commands are typed, recorded, ticked, filled, moved, removed; all undone', async ({
   app,
@@ -313,4 +301,34 @@ test('a program goes with what hangs on it and comes back with it; a copy has a 
   await page.getByRole('button', { name: /^Undo: remove/ }).click();
   await expect(hushbox).toContainText('18 commands');
   await saved(page);
+});
+
+test('reading a list that takes long is told and can be stopped; one that breaks says so; nothing is changed', async ({
+  app,
+  page,
+}) => {
+  let hold: () => void = () => undefined;
+  const held = new Promise<void>((resolve) => {
+    hold = resolve;
+  });
+  await page.route(/importList/, async (route) => {
+    await held;
+    await route.abort();
+  });
+  await open(page, app.address, 'programs');
+  await page.getByRole('button', { name: 'Paste a list…' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('textbox', { name: 'The list' }).fill('Wave\tF9');
+  await expect(dialog.getByRole('status')).toContainText('Reading…');
+  await dialog.getByRole('button', { name: 'Stop' }).click();
+  await expect(dialog.getByRole('status')).toContainText('Stopped. Nothing was changed.');
+  hold();
+  await dialog.getByRole('textbox', { name: 'The list' }).fill('Wave\tF9\nRest\tF8');
+  await expect(dialog.getByRole('alert')).toContainText(
+    'Reading the list did not work. Nothing was changed.',
+  );
+  await expect(dialog.getByRole('button', { name: 'Nothing to add' })).toBeDisabled();
+  await page.unroute(/importList/);
+  await dialog.getByRole('textbox', { name: 'The list' }).fill('Wave\tF9\nRest\tF8\n');
+  await expect(dialog.getByRole('button', { name: 'Add 2' })).toBeVisible();
 });

@@ -1,17 +1,6 @@
-import type { Locator, Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { COLUMN, entry, sheetCell } from './support/programs.ts';
 import { cell, expect, open, saved, test } from './support/test.ts';
-
-const COLUMN = { name: 0, keys: 1, note: 5, where: 6 };
-const sheetCell = (page: Page, name: string, column: number): Locator =>
-  page
-    .getByRole('grid')
-    .getByRole('row')
-    .filter({ has: page.getByRole('gridcell', { name: new RegExp(`^${name}`) }) })
-    .first()
-    .getByRole('gridcell')
-    .nth(column);
-const entry = (page: Page, name: string): Locator =>
-  page.getByRole('navigation', { name: 'Programs' }).getByRole('button', { name: new RegExp(`^${name}`) });
 
 /** Presses a key with Ctrl as a keyboard of another country reports it. */
 async function pressCtrl(page: Page, key: string, code: string): Promise<void> {
@@ -153,4 +142,32 @@ test('typing that is left by a click is kept; what does not fit stays to be mend
   await page.getByRole('link', { name: 'Board' }).click();
   await expect(cell(page, 'Turn clockwise', 'Hushbox')).toBeVisible();
   await saved(page);
+});
+
+test('lines that scroll by under a pressed pointer are not selected; a pull selects as far as it goes', async ({
+  app,
+  quietPage: page,
+}) => {
+  await page.setViewportSize({ width: 1280, height: 640 });
+  await open(page, app.address, 'programs');
+  await entry(page, 'Tallow').click();
+  await page.getByRole('gridcell').first().click();
+  const grid = page.getByRole('grid');
+  const box = await grid.locator('..').boundingBox();
+  if (!box) throw new Error('There is no sheet.');
+  await page.mouse.move(box.x + 60, box.y + 150);
+  await page.mouse.down();
+  await page.mouse.wheel(0, 64);
+  await expect.poll(() => grid.locator('..').evaluate((sheet) => sheet.scrollTop)).toBeGreaterThan(30);
+  // What lies under the pointer now is told to the page with the next frames.
+  await page.waitForTimeout(300);
+  await page.mouse.up();
+  await expect(grid.locator('[aria-selected=true]')).toHaveCount(1);
+  await page.mouse.move(box.x + 60, box.y + 50);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 60, box.y + 82, { steps: 4 });
+  await page.mouse.move(box.x + 60, box.y + 114, { steps: 4 });
+  await page.mouse.up();
+  await expect(grid.locator('[aria-selected=true]')).toHaveCount(3);
+  await expect(page.getByRole('complementary')).toContainText('3 commands selected');
 });

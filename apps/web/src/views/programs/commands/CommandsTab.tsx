@@ -6,6 +6,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { createPortal } from 'react-dom';
 import { selectSetup } from '../../../app/setup/selectors.ts';
 import { useAppSelector } from '../../../app/store.ts';
+import { FilterChips } from '../FilterChips.tsx';
 import { TextFile } from '../importing/TextFile.tsx';
 import { WORDS } from '../words.ts';
 import { CommandDetails } from './CommandDetails.tsx';
@@ -25,34 +26,6 @@ const Bar = styled('div')(({ theme: { vars } }) => ({
   gap: 6,
   padding: '8px 16px',
   borderBottom: `1px solid ${vars?.palette.divider}`,
-  '& .filters': {
-    display: 'flex',
-    gap: 6,
-    margin: 0,
-    padding: 0,
-    border: 0,
-    minWidth: 0,
-    overflow: 'hidden',
-  },
-  '& .filter': {
-    height: 24,
-    padding: '0 8px',
-    border: '1px solid transparent',
-    borderRadius: 6,
-    font: 'inherit',
-    fontSize: 12,
-    whiteSpace: 'nowrap',
-    color: vars?.palette.text.secondary,
-    backgroundColor: vars?.palette.tokens.background,
-    cursor: 'pointer',
-  },
-  '& .filter b': { marginLeft: 4, fontWeight: 650, color: vars?.palette.text.primary },
-  '& .filter[aria-pressed=true]': {
-    color: vars?.palette.text.primary,
-    borderColor: vars?.palette.text.primary,
-    backgroundColor: vars?.palette.tokens.sheet,
-  },
-  '& .filter.warns b': { color: vars?.palette.tokens.brick },
 }));
 const Empty = styled('div')(({ theme: { vars } }) => ({
   padding: '16px 20px',
@@ -132,19 +105,19 @@ export function CommandsTab({ program, actions, placing: wanted, onPlaced, onLis
           inputProps={{ 'aria-label': WORDS.searchCommands, type: 'search', spellCheck: false }}
           sx={{ width: 200, flex: 'none' }}
         />
-        <fieldset className="filters" aria-label={WORDS.filter}>
-          {FILTERS.filter((each) => counts[each] > 0 || each === filter || !WARNS.has(each)).map((each) => (
-            <button
-              key={each}
-              type="button"
-              className={WARNS.has(each) ? 'filter warns' : 'filter'}
-              aria-pressed={filter === each}
-              onClick={() => setFilter(each)}
-            >
-              {WORDS.filters[each]} <b>{counts[each]}</b>
-            </button>
-          ))}
-        </fieldset>
+        <FilterChips
+          label={WORDS.filter}
+          chips={FILTERS.filter((each) => counts[each] > 0 || each === filter || !WARNS.has(each)).map(
+            (each) => ({
+              filter: each,
+              name: WORDS.filters[each],
+              count: counts[each],
+              warns: WARNS.has(each),
+            }),
+          )}
+          chosen={filter}
+          onChoose={setFilter}
+        />
       </Bar>
       <Sheet
         label={WORDS.sheet(name)}

@@ -1,8 +1,11 @@
-import { type Dispatch, type MouseEvent, type RefObject, useMemo } from 'react';
+import { type Dispatch, type MouseEvent, type RefObject, useMemo, useRef } from 'react';
 import { flushSync } from 'react-dom';
 import type { LineActions } from './SheetLine.tsx';
 import type { Cell, SheetAction } from './sheetState.ts';
 import type { Row } from './useRows.ts';
+
+/** A hand that presses moves so far, in pixels. */
+const STANDS = 4;
 
 /** What the pointer asks for, as it is now. */
 interface Asked {
@@ -23,6 +26,7 @@ export function useLineActions(
   keys: RefObject<boolean>,
   dispatch: Dispatch<SheetAction>,
 ): LineActions {
+  const pressed = useRef({ x: 0, y: 0 });
   return useMemo(
     () => ({
       onPress: (cell, event) => {
@@ -32,10 +36,14 @@ export function useLineActions(
         event.preventDefault();
         if (!leftField()) return;
         keys.current = true;
+        pressed.current = { x: event.clientX, y: event.clientY };
         dispatch({ kind: event.shiftKey ? 'ranged' : 'went', to: cell });
       },
       onOver: (cell, event) => {
-        if (event.buttons === 1 && latest.current.active && isInside(event))
+        // The sheet may scroll to the cell that was pressed: then another comes under a pointer that stands still.
+        const { x, y } = pressed.current;
+        const isMoved = Math.hypot(event.clientX - x, event.clientY - y) > STANDS;
+        if (event.buttons === 1 && isMoved && latest.current.active && isInside(event))
           dispatch({ kind: 'ranged', to: cell });
       },
       onEdit: (cell) => latest.current.edit(cell),

@@ -13,6 +13,7 @@ import { type ReactNode, useMemo, useRef, useState } from 'react';
 import { ChoiceField } from '../../../pieces/ChoiceField.tsx';
 import { GridPart } from '../../../pieces/GridPart.tsx';
 import { Keycap } from '../../../pieces/Keycap.tsx';
+import { FilterChips } from '../FilterChips.tsx';
 import { WORDS } from '../words.ts';
 
 /** The height of a line: pixels. */
@@ -24,23 +25,6 @@ const Box = styled('div')(({ theme: { vars } }) => ({
   display: 'flex',
   flexDirection: 'column',
   gap: 8,
-  '& .filters': { flex: 'none', display: 'flex', gap: 6, margin: 0, padding: 0, border: 0 },
-  '& .filter': {
-    height: 24,
-    padding: '0 8px',
-    border: '1px solid transparent',
-    borderRadius: 6,
-    font: 'inherit',
-    fontSize: 12,
-    color: vars?.palette.text.secondary,
-    backgroundColor: vars?.palette.tokens.background,
-    cursor: 'pointer',
-  },
-  '& .filter[aria-pressed=true]': {
-    color: vars?.palette.text.primary,
-    borderColor: vars?.palette.text.primary,
-    backgroundColor: vars?.palette.tokens.sheet,
-  },
   '& .lines': {
     flex: 1,
     minHeight: 0,
@@ -108,19 +92,16 @@ export function PlannedLines({ planned, columns, onColumns }: Props) {
     each === 'all' ? planned.length : planned.filter(({ outcome }) => outcome.kind === each).length;
   return (
     <Box>
-      <fieldset className="filters" aria-label={WORDS.filter}>
-        {FILTERS.map((each) => (
-          <button
-            key={each}
-            type="button"
-            className="filter"
-            aria-pressed={each === filter}
-            onClick={() => setFilter(each)}
-          >
-            {WORDS.outcomeFilter[each]} <b>{count(each)}</b>
-          </button>
-        ))}
-      </fieldset>
+      <FilterChips
+        label={WORDS.filter}
+        chips={FILTERS.map((each) => ({
+          filter: each,
+          name: WORDS.outcomeFilter[each],
+          count: count(each),
+        }))}
+        chosen={filter}
+        onChoose={setFilter}
+      />
       {/* It scrolls, so that keys must reach it (axe, scrollable-region-focusable). } */}
       <GridPart className="lines" ref={scroller} role="table" aria-rowcount={shown.length + 1} tabIndex={0}>
         <GridPart className="line head" role="row" style={grid}>
