@@ -33,13 +33,28 @@ const SIZES: Readonly<Record<Control['kind'], readonly [width: number, height: n
 /** Kinds that are drawn round. */
 const ROUND: readonly Control['kind'][] = ['dial', 'knob', 'ring', 'jog', 'shuttle'];
 
-/** Lays controls out in rows from the left, in their order; each row is as high as its highest. */
+/** A drawing higher than this is laid out wider; a device may be 2,000 mm high. */
+const HIGHEST = 1000;
+/** The most a row takes: the highest control and the gap below it. */
+const ROW_HEIGHT = Math.max(...Object.values(SIZES).map(([, height]) => height)) + GAP;
+
+/**
+ * Lays controls out in rows from the left, in their order; each row is as high as its highest. A descriptor with hundreds
+ * of controls becomes about as wide as high.
+ */
 export function layOut(kinds: readonly Control['kind'][]): LaidOut {
+  const usual = inRows(kinds, ROW_WIDTH);
+  if (usual.height <= HIGHEST) return usual;
+  const inOneRow = kinds.reduce((sum, kind) => sum + SIZES[kind][0] + GAP, 0);
+  return inRows(kinds, Math.sqrt(inOneRow * ROW_HEIGHT));
+}
+
+function inRows(kinds: readonly Control['kind'][], rowWidth: number): LaidOut {
   const shapes: LaidOut['shapes'][number][] = [];
   let [x, y, rowHeight, widest] = [MARGIN, MARGIN, 0, 0];
   for (const kind of kinds) {
     const [width, height] = SIZES[kind];
-    if (x > MARGIN && x + width > MARGIN + ROW_WIDTH) {
+    if (x > MARGIN && x + width > MARGIN + rowWidth) {
       y += rowHeight + GAP;
       x = MARGIN;
       rowHeight = 0;
