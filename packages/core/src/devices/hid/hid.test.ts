@@ -310,7 +310,7 @@ test('any bytes are read or refused with a place among them, and any device they
       examples: [
         [[build.usage(0x38), build.reportCount(6), build.usagePage(1), build.reportSize(8), build.input(2)]],
         // 261 sliders: in rows of the usual width they were higher than a device may be.
-        [[[0x96], build.usagePage(1), [33], build.reportSize(8), build.logicalMax(127), build.input(2)]],
+        [[[0x96], [0x05, 0x01], [0x21], [0x75, 0x08], [0x25, 0x7f], [0x75, 0x08], [0x81, 0x02]]],
       ],
     },
   );
