@@ -171,3 +171,24 @@ test('lines that scroll by under a pressed pointer are not selected; a pull sele
   await expect(grid.locator('[aria-selected=true]')).toHaveCount(3);
   await expect(page.getByRole('complementary')).toContainText('3 commands selected');
 });
+
+test('the line that is chosen stays in sight when what is known of it opens below', async ({
+  app,
+  quietPage: page,
+}) => {
+  await open(page, app.address, 'programs');
+  await entry(page, 'Tallow').click();
+  const last = sheetCell(page, 'Redo', COLUMN.name);
+  await last.click();
+  await expect(page.getByRole('complementary')).toContainText('Redo');
+  const whole = async () => {
+    const [line, sheet] = [
+      await last.boundingBox(),
+      await page.getByRole('grid').locator('..').boundingBox(),
+    ];
+    return line && sheet ? line.y >= sheet.y && line.y + line.height <= sheet.y + sheet.height : false;
+  };
+  await expect.poll(whole).toBe(true);
+  await page.setViewportSize({ width: 1280, height: 560 });
+  await expect.poll(whole).toBe(true);
+});

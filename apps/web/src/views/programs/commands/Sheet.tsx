@@ -10,6 +10,7 @@ import { ArrowDown, ArrowUp } from 'lucide-react';
 import { type ReactNode, useContext, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { GridPart } from '../../../pieces/GridPart.tsx';
 import { KeyboardContext } from '../../../pieces/keyboard.ts';
+import { useSize } from '../../../pieces/useSize.ts';
 import { WORDS } from '../words.ts';
 import { CellInput } from './CellInput.tsx';
 import { CellRecorder } from './CellRecorder.tsx';
@@ -58,9 +59,12 @@ export function Sheet({ label, sheet, intents, empty }: Props) {
     rangeExtractor: (drawn) => [...new Set([...defaultRangeExtractor(drawn), ...(at < 0 ? [] : [at])])],
   });
   const { active, editing } = state;
+  // What is known of a command opens below and takes room: the active line must not end up behind it.
+  const { height } = useSize(scroller);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: also when there is less room.
   useLayoutEffect(() => {
     if (at >= 0) lines.scrollToIndex(at, { align: 'auto' });
-  }, [at, lines]);
+  }, [at, lines, height]);
   const wantsKeys = useRef(sheet.takesKeys);
   wantsKeys.current = sheet.takesKeys;
   // The active cell has the keys, unless one is somewhere else on the page.
