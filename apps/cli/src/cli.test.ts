@@ -62,9 +62,27 @@ test('explain says what a control does in a program, and why', () => {
   );
 });
 
+test('explain tells of a page: which one decides, that one covers, or that it is not there', () => {
+  const asked = (control: string, ...more: string[]) =>
+    ['explain', setup, '--front', 'Larkframe', '--control', control, ...more] as const;
+  expect(lever(...asked('bench-dial/dial', '--page', 'film-strip'))).toContain(
+    'Turn clockwise: End ×6. Set in Larkframe, set Film strip.',
+  );
+  expect(lever(...asked('six-pad/key-1', '--page', 'shot'))).toContain(
+    'Key 1: Enter. Set in Larkframe, folder Shot.',
+  );
+  expect(lever(...asked('six-pad/key-1', '--page', 'shot', '--trigger', 'hold'))).toContain(
+    'so it is a press',
+  );
+  expect(refused(...asked('six-pad/key-1', '--page', 'puppet'))).toContain(
+    'only there with Brindle in front',
+  );
+  expect(refused(...asked('six-pad/key-1', '--page', 'frames'))).toContain('There are: shot, puppet.');
+});
+
 test('check tells a sound set-up', () => {
   expect(lever('check', setup)).toBe(
-    'Saltmarsh Paper Theatre: sound (7 devices, 7 programs, 109 bindings).\n',
+    'Saltmarsh Paper Theatre: sound (8 devices, 7 programs, 144 bindings).\n',
   );
 });
 

@@ -1,19 +1,23 @@
 import { type Control, type Trigger, triggerSchema, triggersOf, wayOf } from '@nimble-lever/core/devices';
-import { compile, INITIAL_STATE, type Stroke, step } from '@nimble-lever/core/engine';
 import {
-  type FrontWindow,
-  profileChain,
-  type Resolution,
-  resolveBehaviour,
-} from '@nimble-lever/core/resolve';
+  type Compiled,
+  compile,
+  type EngineState,
+  INITIAL_STATE,
+  programFor,
+  resolutionNow,
+  type Stroke,
+  step,
+} from '@nimble-lever/core/engine';
+import type { FrontWindow, Resolution } from '@nimble-lever/core/resolve';
 import { eventsOfUse } from '@nimble-lever/core/review';
 import { BASE_LAYER, type Setup } from '@nimble-lever/core/setup';
 import { accountOf, sentOf, triggerName, whyThisOne } from '@nimble-lever/core/words';
 import { Refused, readSetup } from './files.ts';
 
 /**
- * What the person asks: which control, in which program, and what of it. The layer and the trigger may be
- * left out; then the base layer counts, and the one trigger that is bound.
+ * What the person asks: which control, in which program, and what of it. The layer, the page and the trigger may be
+ * left out; then the base layer counts, the page that the program has at first, and the one trigger that is bound.
  */
 interface Asked {
   readonly front: string;
@@ -21,6 +25,8 @@ interface Asked {
   readonly control: string;
   readonly trigger: string | null;
   readonly layer: string | null;
+  /** A page of the control's device: a folder that is open, or the set that is chosen. */
+  readonly page: string | null;
 }
 
 /** What a control would do with a program in front, and why: for one trigger, or for all that are set. */
@@ -37,17 +43,15 @@ export function explain(file: string, asked: Asked): string {
   const fronted = step(compiled, { ...INITIAL_STATE, layers, layerHolds }, { kind: 'front', t: 0, window });
   const { subject, did, why } = accountOf(setup, fronted.explanation);
   const { profile } = fronted.state;
-  const chain = profileChain(setup, profile);
+  const shown = asked.page === null ? fronted.state : withPage(compiled, fronted.state, device, asked.page);
   const triggers = asked.trigger === null ? triggersOf(control) : [readTrigger(control, asked.trigger)];
   const lines = triggers.flatMap((trigger) => {
-    const resolution = resolveBehaviour(chain, layers, device, control.id, trigger);
-    const isSet = isBound(resolution) || control.native[trigger] !== undefined;
-    if (asked.trigger === null && resolution.decided === null && !control.native[trigger]) return [];
-    const instead = isSet ? null : insteadOf(trigger);
-    const looked = instead
-      ? resolveBehaviour(chain, layers, device, control.id, instead.trigger)
-      : resolution;
-    let state = fronted.state;
+    const resolution = resolutionNow(compiled, shown, device, control.id, trigger);
+    const isNative = control.native[trigger] !== undefined && resolution.covered === null;
+    if (asked.trigger === null && resolution.decided === null && !isNative) return [];
+    const instead = isBound(resolution) || isNative ? null : insteadOf(trigger);
+    const looked = instead ? resolutionNow(compiled, shown, device, control.id, instead.trigger) : resolution;
+    let state = shown;
     const strokes: Stroke[] = [];
     for (const event of eventsOfUse(device, control, trigger)) {
       const stepped = step(compiled, state, event);
@@ -60,6 +64,22 @@ export function explain(file: string, asked: Asked): string {
     return `${triggerName(control, trigger)}: ${not}${what}. ${whyThisOne(setup, looked, profile)}\n`;
   });
   return `${subject} ${did}. ${why}\n${lines.join('')}`;
+}
+
+/** The state with a page of a device on: it must be one that can be on with the program in front. */
+function withPage(compiled: Compiled, state: EngineState, device: string, id: string): EngineState {
+  const { pages, programs } = compiled.setup;
+  const own = pages.filter((page) => page.device === device);
+  const page = own.find((each) => each.id === id);
+  if (!page) throw new Refused(`${device} has no page “${id}”. ${listed(own.map((each) => each.id))}`);
+  const front = programFor(compiled, state, device);
+  if (page.program !== null && page.program !== front) {
+    const name = programs.find((program) => program.id === page.program)?.name ?? page.program;
+    throw new Refused(`The page “${page.name}” is only there with ${name} in front.`);
+  }
+  return page.kind === 'folder'
+    ? { ...state, folders: { [device]: [id] } }
+    : { ...state, sets: { [device]: { [front ?? '']: id } } };
 }
 
 /** Whether something is bound that counts: set to native, most triggers are as if they were not there. */

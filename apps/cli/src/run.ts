@@ -13,7 +13,7 @@ import { listWindows, tryWindow } from './windows.ts';
  */
 const USAGE = `Usage:
   lever rehearse SETUP.json EVENTS.ndjson [--explain]    what a recording becomes, a stroke a line
-  lever explain SETUP.json --front PROGRAM --control DEVICE/CONTROL [--trigger T] [--layer L]
+  lever explain SETUP.json --front PROGRAM --control DEVICE/CONTROL [--trigger T] [--layer L] [--page P]
                                                          what a control does in a program, and why
   lever check SETUP.json                                 whether a set-up document is sound
   lever device DESCRIPTOR… [--report [N=]HEX]…           the controls a device describes, and what its reports say
@@ -33,6 +33,7 @@ const OPTIONS = {
   control: { type: 'string' },
   trigger: { type: 'string' },
   layer: { type: 'string' },
+  page: { type: 'string' },
   report: { type: 'string', multiple: true },
   program: { type: 'string' },
   as: { type: 'string' },
@@ -51,8 +52,8 @@ export function run(args: string[]): string {
   if (command === 'device' && files.length > 0) return device(files, values.report ?? []);
   if (command === 'check' && files.length === 1) return check(files[0] ?? '');
   if (command === 'explain' && files.length === 1 && values.front && values.control) {
-    const { front, control, trigger = null, layer = null } = values;
-    return explain(files[0] ?? '', { front, control, trigger, layer });
+    const { front, control, trigger = null, layer = null, page = null } = values;
+    return explain(files[0] ?? '', { front, control, trigger, layer, page });
   }
   if (command === 'commands' && values.program) {
     const [what, file = '', list = ''] = files;

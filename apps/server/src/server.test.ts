@@ -114,7 +114,7 @@ test('an edit is saved, normalised, and told to open pages; its answer brings wh
   expect(JSON.stringify(saved.body)).not.toContain('inverse');
   await until(() => told.length === 2);
   expect(told).toEqual([
-    { kind: 'hello', version: 2 },
+    { kind: 'hello', version: 3 },
     { kind: 'edits', entries: saved.body.entries },
   ]);
   socket.close();

@@ -8,6 +8,7 @@ import { ENTITIES } from './entities.ts';
 import { FirstTables1764000000000 } from './firstTables.ts';
 import { KeysByMeaning1764500000000 } from './keysByMeaning.ts';
 import { NewerDatabase } from './newerDatabase.ts';
+import { Pages1764700000000 } from './pages.ts';
 import { ProfileRules1764100000000 } from './profileRules.ts';
 
 /** Any number, the same for all copies: only one migrates at a time. */
@@ -22,6 +23,7 @@ export const MIGRATIONS = [
   EditsByField1764400000000,
   KeysByMeaning1764500000000,
   CommandNotes1764600000000,
+  Pages1764700000000,
 ];
 
 /**

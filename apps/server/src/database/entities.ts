@@ -1,5 +1,5 @@
 import type { Device, Trigger } from '@nimble-lever/core/devices';
-import type { Action, Binding, Command, LogEntry, Program } from '@nimble-lever/core/setup';
+import type { Action, Binding, Command, LogEntry, Page, Program } from '@nimble-lever/core/setup';
 import { EntitySchema } from 'typeorm';
 
 /** A set-up without its parts. */
@@ -44,6 +44,11 @@ export interface LayerRow {
   position: number;
   name: string;
 }
+/** A page of a device with its place among all. */
+export interface PageRow extends Page {
+  setUp: string;
+  position: number;
+}
 /** A profile; its bindings have rows of their own. */
 export interface ProfileRow {
   setUp: string;
@@ -65,15 +70,19 @@ export interface PartRow {
 export interface BindingRow {
   setUp: string;
   profile: string;
+  /** Of a layer or a page; `onLayer` or `onPage` has it too, so that the database can vouch for it. */
   layer: string;
+  onLayer: string | null;
+  onPage: string | null;
   device: string;
   control: string;
   trigger: Trigger;
   behaviour: Binding['behaviour'];
-  /** The command, macro or radial menu the action names, so that the database can vouch for it. */
+  /** The command, macro, radial menu or page the action names, so that the database can vouch for it. */
   command: Extract<Action, { kind: 'command' }>['command'] | null;
   macro: Extract<Action, { kind: 'macro' }>['macro'] | null;
   radialMenu: Extract<Action, { kind: 'radial' }>['menu'] | null;
+  page: Extract<Action, { kind: 'page' }>['page'];
   face: Binding['face'];
   note: string | null;
 }
@@ -186,6 +195,23 @@ export const LayerEntity = new EntitySchema<LayerRow>({
   name: 'layers',
   columns: { setUp, id, position, name: text },
 });
+/** Folders and sets of devices, each device's in the person's order. */
+export const PageEntity = new EntitySchema<PageRow>({
+  name: 'pages',
+  columns: {
+    setUp,
+    id,
+    position,
+    device: text,
+    kind: text,
+    name: text,
+    program: nullableText,
+    within: nullableText,
+    face: { type: 'jsonb', nullable: true },
+    showsThrough: { name: 'shows_through', type: 'boolean' },
+    follows: { type: 'boolean' },
+  },
+});
 /** Profiles without their bindings, which are rows of their own. */
 export const ProfileEntity = new EntitySchema<ProfileRow>({
   name: 'profiles',
@@ -222,6 +248,9 @@ export const BindingEntity = new EntitySchema<BindingRow>({
     command: nullableText,
     macro: nullableText,
     radialMenu: { ...nullableText, name: 'radial_menu' },
+    page: nullableText,
+    onLayer: { ...nullableText, name: 'on_layer' },
+    onPage: { ...nullableText, name: 'on_page' },
     face: { type: 'jsonb', nullable: true },
     note: nullableText,
   },
@@ -252,6 +281,7 @@ export const ENTITIES = [
   ProgramEntity,
   CommandEntity,
   LayerEntity,
+  PageEntity,
   ProfileEntity,
   MacroEntity,
   RadialMenuEntity,

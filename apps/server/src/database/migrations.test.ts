@@ -12,15 +12,7 @@ import { NewerDatabase } from './newerDatabase.ts';
 /** Runs work on a new database, whose tables are as the first `count` migrations left them. */
 async function withDatabase(count: number, work: (url: string, client: pg.Client) => Promise<void>) {
   const database = await newDatabase();
-  const old = new DataSource({
-    type: 'postgres',
-    url: database.url,
-    migrations: MIGRATIONS.slice(0, count),
-    synchronize: false,
-  });
-  await old.initialize();
-  await old.runMigrations({ transaction: 'each' });
-  await old.destroy();
+  await migrated(database.url, count);
   const client = new pg.Client({ connectionString: database.url });
   await client.connect();
   try {
@@ -29,6 +21,15 @@ async function withDatabase(count: number, work: (url: string, client: pg.Client
     await client.end();
     await database.drop();
   }
+}
+
+/** Brings a database to where the first `count` migrations leave it. */
+async function migrated(url: string, count: number): Promise<void> {
+  const migrations = MIGRATIONS.slice(0, count);
+  const old = new DataSource({ type: 'postgres', url, migrations, synchronize: false });
+  await old.initialize();
+  await old.runMigrations({ transaction: 'each' });
+  await old.destroy();
 }
 
 const rule = { negative: false, executable: { match: 'exact', text: 'larkframe' }, class: null, title: null };
@@ -151,6 +152,59 @@ test.each([2, 3, 4])('a database after %i migrations comes up too', async (count
     const setup = (await store.read('old'))?.setup;
     expect(setup?.unreadable).toEqual([]);
     if (count > 2) expect(setup?.macros[0]?.steps).toEqual([{ id: 'step-1', kind: 'wait', ms: 5 }]);
+    await source.destroy();
+  });
+});
+
+test('a layer that was shown as a page comes up as a folder, and an edit of it can be undone', async () => {
+  await withDatabase(1, async (url, client) => {
+    await fillFirst(client);
+    // As the last version before pages left it.
+    await migrated(url, 7);
+    const control = 'dial';
+    const key = (layer: string, trigger: string) => ['old', 'everywhere', layer, 'dial', control, trigger];
+    const bind = (place: string[], action: object) =>
+      client.query(
+        `INSERT INTO bindings (set_up, profile, layer, device, control, trigger, behaviour)
+          VALUES ($1, $2, $3, $4, $5, $6, $7)`,
+        [...place, JSON.stringify({ kind: 'action', action, style: 'tap' })],
+      );
+    const keys = { kind: 'shortcut', shortcut: 'Q' };
+    await client.query(`INSERT INTO layers VALUES ('old', 'near', 1, 'Near')`);
+    await bind(key('base', 'hold'), { kind: 'page', page: 'near' });
+    await bind(key('near', 'hold'), { kind: 'page', page: null });
+    await bind(key('near', 'press'), keys);
+    const at = 'profiles/everywhere/bindings/near/dial/dial/press';
+    const made = { kind: 'set', at, fields: { behaviour: { kind: 'action', action: keys, style: 'tap' } } };
+    const [id, author] = [randomUUID(), { id: randomUUID(), name: 'Bench' }];
+    await client.query(
+      `INSERT INTO edits (set_up, revision, id, edit, inverse, role, at, format, author_id, author_name, base)
+        VALUES ('old', 3, $1, $2, $3, 'do', now(), 2, $4, 'Bench', 2)`,
+      [id, JSON.stringify(made), JSON.stringify({ kind: 'remove', at }), author.id],
+    );
+    await client.query('UPDATE set_ups SET revision = 3');
+
+    const source = await openDatabase(url);
+    const store = new SetupStore(poolOf(source), () => undefined, pino({ level: 'silent' }));
+    const setup = (await store.read('old'))?.setup;
+    expect(setup?.unreadable).toEqual([]);
+    expect(setup && checkSetup(setup)).toEqual([]);
+    expect(setup?.layers.map((layer) => layer.id)).toEqual(['base']);
+    const [page] = setup?.pages ?? [];
+    expect(page).toMatchObject({ device: 'dial', kind: 'folder', name: 'Near', showsThrough: true });
+    const { bindings = {} } = setup?.profiles.everywhere ?? {};
+    const actionAt = (layer: string, trigger: string) => {
+      const behaviour = bindings[`${layer}/dial/dial/${trigger}`]?.behaviour;
+      return behaviour?.kind === 'action' ? behaviour.action : null;
+    };
+    expect(actionAt('base', 'hold')).toEqual({ kind: 'page', change: 'open', page: page?.id, device: null });
+    expect(actionAt(page?.id ?? '', 'hold')).toMatchObject({ change: 'back' });
+    expect(actionAt(page?.id ?? '', 'press')).toEqual(keys);
+    const undone = await store.append('old', [{ id: randomUUID(), role: 'undo', of: id, author, base: 3 }]);
+    expect(undone?.outcomes).toMatchObject([{ kind: 'saved' }]);
+    const left = (await store.read('old'))?.setup.profiles.everywhere?.bindings ?? {};
+    expect(Object.keys(left)).not.toContain(`${page?.id}/dial/dial/press`);
+    expect(Object.keys(left)).toContain(`${page?.id}/dial/dial/hold`);
     await source.destroy();
   });
 });

@@ -1,5 +1,6 @@
 import { type Author, EDIT_FORMAT, editSchema, type LogEntry, type Setup } from '@nimble-lever/core/setup';
 import { upcastPair } from '@nimble-lever/core/setup/version1';
+import { upcastPair2 } from '@nimble-lever/core/setup/version2';
 import type { EditRow } from '../database/entities.ts';
 import { EDITS, selected } from '../database/tables.ts';
 import type { Queryable } from './database.ts';
@@ -114,11 +115,15 @@ function toEntry(row: EditRow, setup: Setup): LogEntry {
   return { id, revision, role, of, base, author, at: at.toISOString(), ...editsOf(row, setup) };
 }
 
+/** What of an entry cannot be read. */
+const UNREADABLE = { edit: null, inverse: null };
+
 /** Brought up to date where it is old; an entry that cannot be read says so and stops nobody. */
 function editsOf({ format, edit, inverse }: EditRow, setup: Setup): Pick<LogEntry, 'edit' | 'inverse'> {
-  if (format === 1) return upcastPair(setup, { edit, inverse }) ?? { edit: null, inverse: null };
+  if (format === 1) return upcastPair(setup, { edit, inverse }) ?? UNREADABLE;
+  if (format === 2) return upcastPair2(setup, { edit, inverse }) ?? UNREADABLE;
   const [forth, back] = [editSchema.safeParse(edit), editSchema.safeParse(inverse)];
-  if (format !== EDIT_FORMAT || !forth.success || !back.success) return { edit: null, inverse: null };
+  if (format !== EDIT_FORMAT || !forth.success || !back.success) return UNREADABLE;
   return { edit: forth.data, inverse: back.data };
 }
 

@@ -5,6 +5,7 @@ import {
   bindingSchema,
   checkAction,
   checkBinding,
+  checkPage,
   checkSteps,
   commandSchema,
   commandsKnown,
@@ -16,6 +17,7 @@ import {
   menuOwner,
   type PartKind,
   type Profile,
+  pageSchema,
   profileSchema,
   programSchema,
   type Refusal,
@@ -68,6 +70,7 @@ class Reader {
     const devices = this.#list('device', deviceSchema, without('position'));
     const layers = this.#list('layer', layerSchema, without('position'));
     if (layers[0]?.id !== BASE_LAYER) layers.unshift({ id: BASE_LAYER, name: 'Base' });
+    const pages = this.#list('page', pageSchema, without('position'));
     const menus = this.#list('radial-menu', radialMenuSchema, body);
     const macros = this.#list('macro', macroSchema, body);
     const commands = this.#commands();
@@ -83,6 +86,7 @@ class Reader {
       commonCommands: commands.get('') ?? [],
       programs,
       layers,
+      pages,
       profiles: this.#profiles(new Set(programs.map(({ id }) => id))),
       macros,
       radialMenus: menus,
@@ -149,13 +153,17 @@ class Reader {
     return found[EVERYWHERE] ? found : { [EVERYWHERE]: everywhere, ...found };
   }
 
-  /** Macros and radial menus that name what is not there, until all that are left are whole. */
+  /** Pages, macros and radial menus that name what is not there, until all that are left are whole. */
   #dropUnsound(setup: Setup): void {
     const everywhere = setup.profiles[EVERYWHERE] as Profile;
     const wrongMenu = (menu: Setup['radialMenus'][number]) =>
       menu.items
         .map(({ action }) => checkAction(setup, menuOwner(setup, menu) ?? everywhere, action))
         .find(Boolean) ?? null;
+    for (let left = -1; left !== setup.pages.length; ) {
+      left = setup.pages.length;
+      setup.pages = this.#sound('page', setup.pages, (page) => checkPage(setup, page));
+    }
     for (let left = -1; left !== setup.macros.length + setup.radialMenus.length; ) {
       left = setup.macros.length + setup.radialMenus.length;
       setup.macros = this.#sound('macro', setup.macros, ({ steps }) => checkSteps(setup, steps));

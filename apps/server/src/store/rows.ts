@@ -24,6 +24,7 @@ export function rowChanges(before: Setup | null, after: Setup): RowChanges {
     program: { gone: [], changed: [] },
     command: { gone: [], changed: [] },
     layer: { gone: [], changed: [] },
+    page: { gone: [], changed: [] },
     profile: { gone: [], changed: [] },
     macro: { gone: [], changed: [] },
     'radial-menu': { gone: [], changed: [] },
@@ -38,10 +39,11 @@ export function rowChanges(before: Setup | null, after: Setup): RowChanges {
   list(changes.device, before?.devices, after.devices, (device, position) => ({ ...device, position }));
   list(changes.program, before?.programs, after.programs, programRow);
   list(changes.layer, before?.layers, after.layers, (layer, position) => ({ ...layer, position }));
+  list(changes.page, before?.pages, after.pages, (page, position) => ({ ...page, position }));
   list(changes.macro, before?.macros, after.macros, part);
   list(changes['radial-menu'], before?.radialMenus, after.radialMenus, part);
   commands(changes.command, before, after);
-  profiles(changes, before?.profiles ?? {}, after.profiles);
+  profiles(changes, before?.profiles ?? {}, after);
   if (before?.unreadable !== after.unreadable)
     unreadable(changes, before?.unreadable ?? [], after.unreadable);
   for (const kind of Object.keys(changes) as PartKind[]) keepWritten(kind, changes[kind]);
@@ -101,18 +103,19 @@ function commands(changes: TableChanges, before: Setup | null, after: Setup): vo
 /**
  * Rows of profiles and bindings that an edit changed; a profile that is the same object has changed nothing.
  */
-function profiles(changes: RowChanges, before: Setup['profiles'], after: Setup['profiles']): void {
+function profiles(changes: RowChanges, before: Setup['profiles'], { profiles: after, pages }: Setup): void {
   if (before === after) return;
+  const pageIds = new Set(pages.map(({ id }) => id));
   for (const profile of Object.values(after)) {
     const old = before[profile.id];
     if (old === profile) continue;
     if (!old || !sameOwn(old, profile)) changes.profile.changed.push(profileRow(profile));
-    bindings(changes.binding, profile.id, old?.bindings ?? {}, profile.bindings);
+    bindings(changes.binding, profile.id, old?.bindings ?? {}, profile.bindings, pageIds);
   }
   for (const old of Object.values(before)) {
     if (Object.hasOwn(after, old.id)) continue;
     changes.profile.gone.push({ id: old.id });
-    bindings(changes.binding, old.id, old.bindings, {});
+    bindings(changes.binding, old.id, old.bindings, {}, pageIds);
   }
 }
 
@@ -135,11 +138,12 @@ function bindings(
   profile: string,
   before: Profile['bindings'],
   after: Profile['bindings'],
+  pages: ReadonlySet<string>,
 ): void {
   if (before === after) return;
   for (const key in after) {
     const binding = after[key];
-    if (binding && before[key] !== binding) changed.push(bindingRow(profile, key, binding));
+    if (binding && before[key] !== binding) changed.push(bindingRow(profile, key, binding, pages));
   }
   for (const key in before) if (!Object.hasOwn(after, key)) gone.push(bindingKey(profile, key));
 }
@@ -150,15 +154,25 @@ function bindingKey(profile: string, key: string): Row {
   return { profile, layer, device, control, trigger };
 }
 
-/** The command, macro and radial menu of the action stand beside it, so that the database can vouch for them. */
-function bindingRow(profile: string, key: string, { behaviour, face, note }: Binding): Row {
+/** What the action names and what it stands on stand beside it, so that the database can vouch for them. */
+function bindingRow(
+  profile: string,
+  key: string,
+  { behaviour, face, note }: Binding,
+  pages: ReadonlySet<string>,
+): Row {
+  const place = bindingKey(profile, key);
+  const isOnPage = pages.has(String(place.layer));
   const action = behaviour.kind === 'action' ? behaviour.action : null;
   return {
-    ...bindingKey(profile, key),
+    ...place,
+    onLayer: isOnPage ? null : place.layer,
+    onPage: isOnPage ? place.layer : null,
     behaviour,
     command: action?.kind === 'command' ? action.command : null,
     macro: action?.kind === 'macro' ? action.macro : null,
     radialMenu: action?.kind === 'radial' ? action.menu : null,
+    page: action?.kind === 'page' ? action.page : null,
     face,
     note,
   };

@@ -244,7 +244,7 @@ test('parts that cannot be read are set aside with what hangs on them; the rest 
   ]);
   await source.query(`UPDATE devices SET name = $1 WHERE id = 'shuttle'`, ['\u200b']);
   await source.query(
-    `UPDATE bindings SET note = '' WHERE device = 'bench-dial' AND profile = 'larkframe' AND trigger = 'press'`,
+    `UPDATE bindings SET note = '' WHERE device = 'bench-dial' AND layer = 'base' AND profile = 'larkframe' AND trigger = 'press'`,
   );
   const store = newStore();
   const read = (await store.read('one'))?.setup;

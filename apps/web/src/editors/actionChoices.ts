@@ -5,10 +5,11 @@ import {
   type Command,
   commandPairs,
   intentsIn,
+  type Page,
   type Profile,
   type Setup,
 } from '@nimble-lever/core/setup';
-import { commonCommandsIn, describeAction, intentName } from '@nimble-lever/core/words';
+import { commonCommandsIn, describeAction, deviceName, intentName } from '@nimble-lever/core/words';
 import type { ActionTarget } from './actionTarget.ts';
 import { WORDS } from './words.ts';
 
@@ -32,6 +33,7 @@ export function actionChoices({
   setup,
   profile,
   programName,
+  device,
   onlyMessages,
   pair,
 }: ActionTarget): readonly ActionChoice[] {
@@ -59,6 +61,7 @@ export function actionChoices({
     ...own.map(command(WORDS.choices.program(programName))),
     ...commonCommandsIn(setup, profile).map(command(WORDS.choices.common)),
     ...intentChoices(setup),
+    ...pageActions(setup, device).map((action) => pageChoice(setup, profile, action, device)),
     ...listed([...otherActions(setup), ...messages]),
     {
       id: 'new-menu',
@@ -118,8 +121,6 @@ function otherActions(setup: Setup): readonly Action[] {
     ...setup.macros.map(({ id }): Action => ({ kind: 'macro', macro: id })),
     ...setup.radialMenus.map(({ id }): Action => ({ kind: 'radial', menu: id })),
     ...layers.map(({ id }): Action => ({ kind: 'layer', layer: id, mode: 'on' })),
-    ...layers.map(({ id }): Action => ({ kind: 'page', page: id })),
-    ...(layers.length > 0 ? [{ kind: 'page', page: null } as const] : []),
     { kind: 'profile', change: 'next', profiles: [] },
     { kind: 'profile', change: 'previous', profiles: [] },
     { kind: 'profile', change: 'automatic', profiles: [] },
@@ -137,6 +138,39 @@ function otherActions(setup: Setup): readonly Action[] {
     { kind: 'computer', device: null, change: 'set', computer: 0 },
     ...setup.programs.map(({ id }): Action => ({ kind: 'program', program: id, launch: true })),
   ];
+}
+
+/** An action about pages. */
+type PageAction = Extract<Action, { kind: 'page' }>;
+
+/** What can be done with pages, those of the control's own device first; nothing about what there is none of. */
+function pageActions({ pages }: Setup, device: string | null): readonly PageAction[] {
+  const about = (change: PageAction['change'], page: string | null = null): PageAction => ({
+    kind: 'page',
+    change,
+    page,
+    device: null,
+  });
+  const named = pages
+    .toSorted((a, b) => Number(b.device === device) - Number(a.device === device))
+    .map(({ id, kind }) => about(kind === 'folder' ? 'open' : 'choose', id));
+  const has = (kind: Page['kind']) => pages.some((page) => page.kind === kind);
+  return [
+    ...named,
+    ...(has('folder') ? (['back', 'home'] as const) : []).map((change) => about(change)),
+    ...(has('set') ? (['choose', 'next-set', 'previous-set', 'ask'] as const) : []).map((change) =>
+      about(change),
+    ),
+  ];
+}
+
+/** Named with its device, where that is not the control's own. */
+function pageChoice(setup: Setup, profile: Profile, action: PageAction, device: string | null): ActionChoice {
+  const choice = otherChoice(setup, profile, action);
+  const owner = setup.pages.find(({ id }) => id === action.page)?.device ?? device;
+  const name =
+    owner === device || owner === null ? choice.name : `${choice.name}, ${deviceName(setup, owner)}`;
+  return { ...choice, name, group: WORDS.choices.pages };
 }
 
 /** An action of the list as the chooser shows it. */
@@ -173,7 +207,7 @@ export function choiceId(action: Action): string {
     case 'layer':
       return `layer ${action.layer}`;
     case 'page':
-      return `page ${action.page}`;
+      return `page ${action.change} ${action.page}`;
     case 'profile':
       return `profile ${action.change} ${action.profiles.join()}`;
     case 'wheel-mode':

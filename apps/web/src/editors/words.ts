@@ -53,6 +53,7 @@ export const WORDS = {
     program: (name: string) => name,
     common: 'Common',
     intents: 'Each program its own',
+    pages: 'Folders and sets',
     other: 'Other things',
   },
   intent: (name: string) => `${name}, each program its own`,

@@ -46,7 +46,7 @@ const Box = styled('div')(({ theme: { vars } }) => ({
 
 /** A radial menu as it opens: the same piece shows it in Rehearse and while it is made. */
 interface Props {
-  readonly items: readonly RadialItem[];
+  readonly items: readonly Pick<RadialItem, 'id' | 'label' | 'icon'>[];
   /** By its place, clockwise from the top; null in the middle. */
   readonly highlighted: number | null;
   /** For editing: the item that is selected. */
@@ -109,7 +109,7 @@ export function RadialSectors({ items, highlighted, selected = null, size, onIte
 
 /** One item, as a slice of the circle with its label. */
 interface ItemProps {
-  readonly item: RadialItem;
+  readonly item: Props['items'][number];
   /** Its place, clockwise from the top. */
   readonly at: number;
   readonly count: number;

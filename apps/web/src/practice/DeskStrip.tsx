@@ -1,10 +1,11 @@
 import Button from '@mui/material/Button';
 import { styled } from '@mui/material/styles';
 import { WHEEL_MODES } from '@nimble-lever/core/devices';
+import { pagesOn } from '@nimble-lever/core/engine';
 import { BASE_LAYER } from '@nimble-lever/core/setup';
 import { layerName, tidy } from '@nimble-lever/core/words';
 import { Disc3, Ear, Gauge, Layers, LayoutGrid, Monitor, Pin } from 'lucide-react';
-import { selectSetup } from '../app/setup/selectors.ts';
+import { selectCompiled, selectSetup } from '../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { deskShown, selectDesk } from './deskSlice.ts';
 import { WORDS } from './words.ts';
@@ -44,7 +45,9 @@ export function DeskStrip({ ownDevices, onOwnDevices }: Props) {
   const dispatch = useAppDispatch();
   const setup = useAppSelector(selectSetup);
   const shown = useAppSelector((state) => selectDesk(state).shown);
-  const { layers, pages, speeds, wheelModes, computers } = useAppSelector((state) => state.engine.engine);
+  const compiled = useAppSelector(selectCompiled);
+  const engine = useAppSelector((state) => state.engine.engine);
+  const { layers, speeds, wheelModes, computers } = engine;
   // Computers are known by their names in the devices' settings: the same name is the same computer.
   const [own, ...others] = [
     setup.devices.find((device) => device.settings.computers.length > 0)?.settings.computers[0] ??
@@ -75,13 +78,11 @@ export function DeskStrip({ ownDevices, onOwnDevices }: Props) {
               <Layers size={14} aria-hidden /> {WORDS.layer(layerName(setup, layer))}
             </span>
           ))}
-        {/* The page on top of those that were opened on the device. } */}
-        {Object.entries(pages).map(([device, open]) => {
-          const page = open.at(-1)?.page;
-          return page === undefined ? null : (
-            <span key={device} className="state layer">
-              <LayoutGrid size={14} aria-hidden />
-              {WORDS.page(deviceOf(device)?.name ?? device, layerName(setup, page))}
+        {setup.devices.map(({ id, name }) => {
+          const names = pagesOn(compiled, engine, id).map((page) => page.name);
+          return names.length === 0 ? null : (
+            <span key={id} className="state layer">
+              <LayoutGrid size={14} aria-hidden /> {WORDS.pages(name, names)}
             </span>
           );
         })}

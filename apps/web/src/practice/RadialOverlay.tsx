@@ -1,5 +1,7 @@
-import { RIM } from '@nimble-lever/core/engine';
-import { useEffect } from 'react';
+import { type MenuOf, RIM } from '@nimble-lever/core/engine';
+import type { Setup } from '@nimble-lever/core/setup';
+import { deviceName } from '@nimble-lever/core/words';
+import { useEffect, useMemo } from 'react';
 import { feed } from '../app/engine/feed.ts';
 import { selectSetup } from '../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
@@ -16,13 +18,31 @@ function sectorPlace(item: number, count: number, far: number) {
   return { x: Math.sin(angle) * far, y: -Math.cos(angle) * far };
 }
 
+/** What an open menu is called and what stands in it; null where it is gone. */
+function contentOf(setup: Setup, of: MenuOf) {
+  if (of.kind === 'menu') {
+    const menu = setup.radialMenus.find(({ id }) => id === of.menu);
+    return menu ? { label: WORDS.radial(menu.name), items: menu.items } : null;
+  }
+  const items = of.sets.map((set) => {
+    const page = setup.pages.find(({ id }) => id === set);
+    return {
+      id: set ?? 'home',
+      label: page?.face?.label ?? page?.name ?? WORDS.home,
+      icon: page?.face?.icon ?? null,
+    };
+  });
+  return { label: WORDS.setsOf(deviceName(setup, of.device)), items };
+}
+
 /** The radial menu that is open, over the desk at its pointer. Arrow keys go round it, Enter or Space chooses, Escape closes. */
 export function RadialOverlay() {
   const dispatch = useAppDispatch();
   const setup = useAppSelector(selectSetup);
   const radial = useAppSelector((state) => state.engine.engine.radial);
   const pointer = useAppSelector((state) => selectDesk(state).pointer);
-  const menu = setup.radialMenus.find(({ id }) => id === radial?.menu);
+  const of = radial?.of ?? null;
+  const menu = useMemo(() => of && contentOf(setup, of), [setup, of]);
   useEffect(() => {
     if (!radial || !menu) return;
     const count = menu.items.length;
@@ -37,8 +57,9 @@ export function RadialOverlay() {
         const next = highlighted === null ? (by > 0 ? 0 : count - 1) : (highlighted + by + count) % count;
         go(sectorPlace(next, count, INSIDE));
       } else if (event.key === 'Escape') {
-        // Back in the dead zone, the opener's press closes it.
-        go({ x: 0, y: 0 });
+        // Back in the dead zone, from outside it so that nothing stays highlighted, the opener's press closes it.
+        go({ x: 0, y: -INSIDE });
+        dispatch(feed({ kind: 'move', dx: 0, dy: INSIDE }));
         dispatch(feed({ kind: 'down', device: radial.owner.device, control: radial.owner.control }));
         dispatch(feed({ kind: 'up', device: radial.owner.device, control: radial.owner.control }));
       } else if (event.key === 'Enter' && highlighted !== null) {
@@ -56,7 +77,7 @@ export function RadialOverlay() {
   return (
     <div
       role="dialog"
-      aria-label={WORDS.radial(menu.name)}
+      aria-label={menu.label}
       style={{ position: 'absolute', zIndex: 80, transform: 'translate(-50%, -50%)', ...place }}
     >
       <RadialSectors

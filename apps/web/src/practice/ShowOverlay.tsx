@@ -1,6 +1,6 @@
 import { styled } from '@mui/material/styles';
 import { type Device, triggersOf } from '@nimble-lever/core/devices';
-import { type Compiled, type EngineState, resolutionNow } from '@nimble-lever/core/engine';
+import { type Compiled, type EngineState, pagesOn, resolutionNow } from '@nimble-lever/core/engine';
 import { BASE_LAYER, type Setup } from '@nimble-lever/core/setup';
 import { describeActionIn, layerName, tidy, triggerNameIn } from '@nimble-lever/core/words';
 import { selectCompiled, selectSetup } from '../app/setup/selectors.ts';
@@ -69,7 +69,7 @@ function DeviceUses({ device }: { readonly device: Device }) {
     <>
       <header>
         <h2>{device.name}</h2>
-        <small>{stateWords(setup, engine, device, charge).join(' · ')}</small>
+        <small>{stateWords(setup, compiled, engine, device, charge).join(' · ')}</small>
       </header>
       {uses.length === 0 && <p>{WORDS.nothingSet}</p>}
       {uses.length > 0 && (
@@ -116,15 +116,17 @@ function usesOf(setup: Setup, compiled: Compiled, engine: EngineState, device: D
 /** Its page, the layers that are on, its pointer speed and its battery, as far as it has them. */
 function stateWords(
   setup: Setup,
-  { layers, pages, speeds }: EngineState,
+  compiled: Compiled,
+  engine: EngineState,
   device: Device,
   charge: number | null,
 ): readonly string[] {
-  const page = pages[device.id]?.at(-1)?.page;
+  const { layers, speeds } = engine;
+  const pages = pagesOn(compiled, engine, device.id).map(({ name }) => name);
   const on = layers.filter((layer) => layer !== BASE_LAYER).map((layer) => layerName(setup, layer));
   const speed = device.settings.pointerSpeeds[speeds[device.id] ?? 0];
   return [
-    ...(page === undefined ? [] : [WORDS.showsPage(layerName(setup, page))]),
+    ...(pages.length === 0 ? [] : [WORDS.showsPages(pages)]),
     ...(on.length === 0 ? [] : [WORDS.showsLayers(on)]),
     ...(speed === undefined ? [] : [WORDS.showsSpeed(tidy(speed))]),
     ...(charge === null ? [] : [WORDS.showsCharge(charge)]),

@@ -5,7 +5,7 @@ export const WORDS = {
   // What is shown while a control that shows everything is held.
   shows: 'What controls do now',
   nothingSet: 'nothing set',
-  showsPage: (name: string) => `page ${name}`,
+  showsPages: (names: readonly string[]) => `page ${names.join(' › ')}`,
   showsLayers: (names: readonly string[]) => `layer ${names.join(', ')}`,
   showsSpeed: (value: string) => `pointer speed ${value}×`,
   showsCharge: (percent: number) => `${percent} %`,
@@ -14,7 +14,7 @@ export const WORDS = {
   thisComputer: 'This computer',
   // What lasts now, above the desk.
   layer: (name: string) => `Layer ${name}`,
-  page: (device: string, name: string) => `${device}: page ${name}`,
+  pages: (device: string, names: readonly string[]) => `${device}: ${names.join(' › ')}`,
   speed: (device: string, factor: string) => `${device}: speed ×${factor}`,
   wheel: (device: string, mode: WheelMode) =>
     mode === 'free' ? `${device}: wheel free` : `${device}: wheel in its ratchet`,
@@ -27,6 +27,8 @@ export const WORDS = {
   heardNothing: 'It has heard nothing yet. Switch a device to it by a binding.',
   useOwn: 'Use my own devices',
   radial: (name: string) => `Radial menu ${name}`,
+  setsOf: (device: string) => `Sets of ${device}`,
+  home: 'Home',
   talks: 'talking',
   taskbar: 'Windows',
   inFrontNow: (name: string | null) => (name === null ? 'Nothing is in front.' : `${name} is in front.`),

@@ -82,6 +82,7 @@ export { placeForStep } from './sliderSteps.ts';
 export { type FeltPress, type Suggestion, suggestTimes } from './suggestTimes.ts';
 export { threePedals } from './threePedals.ts';
 export {
+  isMoved,
   isPlus,
   isPressed,
   oppositeOf,

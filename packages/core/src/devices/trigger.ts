@@ -101,6 +101,24 @@ export function isPlus(trigger: Trigger): boolean {
   return opposite !== null && TRIGGERS.indexOf(trigger) < TRIGGERS.indexOf(opposite);
 }
 
+/** Whether a way of using a control is one that only moves something: it shows through a folder that covers all else. */
+const MOVES = {
+  press: false,
+  hold: false,
+  nudge: false,
+  turn: true,
+  'pressed-turn': true,
+  shuttle: true,
+  slide: true,
+  'slide-step': true,
+  phrase: false,
+} satisfies Record<Way, boolean>;
+
+/** Whether a trigger is a turn or a slide, and no press. */
+export function isMoved(trigger: Trigger): boolean {
+  return MOVES[TRIGGER_KINDS[trigger].way];
+}
+
 /** What is done with a control by a trigger. */
 export function wayOf(trigger: Trigger): Way {
   return TRIGGER_KINDS[trigger].way;

@@ -8,6 +8,8 @@ export type ValueProblem =
   | 'line'
   | 'osc-address'
   | 'pin-one'
+  | 'page-open'
+  | 'page-named'
   | 'range-order'
   | 'rule-empty'
   | 'shape-path'

@@ -14,6 +14,7 @@ import { type Command, EVERYWHERE, type Profile, type Program, type Setup, slotI
 import { plainly, sendingOf } from './compileEffect.ts';
 import { type CompiledMacro, compileMacro } from './compileMacro.ts';
 import { type CompiledMenu, compileMenu } from './compileMenu.ts';
+import { type CompiledPages, compilePages } from './compilePages.ts';
 import type { Sending } from './effect.ts';
 import { type Keyboards, US_KEYBOARDS } from './keyboards.ts';
 import type { ResolvedUse } from './state.ts';
@@ -58,6 +59,7 @@ export interface Compiled {
   readonly profiles: ReadonlyMap<string, CompiledProfile>;
   readonly macros: ReadonlyMap<string, CompiledMacro>;
   readonly menus: ReadonlyMap<string, CompiledMenu>;
+  readonly pages: CompiledPages;
   /** By program, then intent: its first command of that. */
   readonly intents: ReadonlyMap<string, ReadonlyMap<string, Command>>;
   /** Programs that read keys by their place. */
@@ -73,7 +75,22 @@ export interface Compiled {
     /** What a control's triggers do, in the order of `TRIGGERS`, where it was looked up last. */
     readonly uses: Map<
       CompiledControl,
-      { place: string; byTrigger: (ResolvedUse | undefined)[]; uses: number }
+      {
+        readonly profile: string;
+        readonly layers: readonly string[];
+        readonly byTrigger: (ResolvedUse | undefined)[];
+        readonly uses: number;
+      }
+    >;
+    /** By device: the layers and pages it was looked up in last, and what they were made of. */
+    readonly layers: Map<
+      string,
+      {
+        readonly on: readonly string[];
+        readonly folder: string | null;
+        readonly set: string | null;
+        readonly made: readonly string[];
+      }
     >;
   };
 }
@@ -121,10 +138,11 @@ export function compile(
     profiles,
     macros: macrosSame ? previous.macros : byId(setup.macros, (macro) => compileMacro(setup, macro)),
     menus: menusSame ? previous.menus : byId(setup.radialMenus, (menu) => compileMenu(setup, menu)),
+    pages: previous?.pages.source === setup.pages ? previous.pages : compilePages(setup),
     intents: previous && before?.programs === setup.programs ? previous.intents : intentsOf(setup),
     readsPlaces: new Set(setup.programs.filter(({ keysBy }) => keysBy === 'place').map(({ id }) => id)),
     keyboards,
-    memo: { chains: new Map(), uses: new Map(), keys: previous?.memo.keys ?? new Map() },
+    memo: { chains: new Map(), uses: new Map(), layers: new Map(), keys: previous?.memo.keys ?? new Map() },
   };
 }
 

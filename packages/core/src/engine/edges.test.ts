@@ -324,8 +324,8 @@ test('a menu that another one replaces says that it is closed', () => {
   );
   const { explanations } = simulate(made, events('0 down pad/key-1', '1 down pad/key-2'));
   expect(explanations[1]?.changes).toEqual([
-    { kind: 'radial-closed', menu: 'ring', item: null },
-    { kind: 'radial-open', menu: 'second' },
+    { kind: 'radial-closed', of: expect.objectContaining({ menu: 'ring' }), item: null },
+    { kind: 'radial-open', of: expect.objectContaining({ menu: 'second' }) },
   ]);
 });
 

@@ -90,7 +90,11 @@ test('a computer that no device talks to has no front', () => {
 test('what changed is told with the computer it is for', () => {
   const { explanations } = run(ROWS, '0 front larkframe', '1 front-of Loft brindle');
   expect(explanations.map(({ changes }) => changes)).toEqual([
-    [{ kind: 'profile', from: 'everywhere', to: 'larkframe', computer: null }],
+    [
+      { kind: 'profile', from: 'everywhere', to: 'larkframe', computer: null },
+      // One of its sets follows the program.
+      { kind: 'page', device: 'dial', folder: null, set: 'frames' },
+    ],
     [{ kind: 'profile', from: 'everywhere', to: 'brindle', computer: 'Loft' }],
   ]);
 });

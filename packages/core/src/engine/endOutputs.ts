@@ -3,9 +3,10 @@ import { dropDeadline } from './deadlines.ts';
 import type { Ended } from './explanation.ts';
 import { endConfirmation } from './guard.ts';
 import { quietly, setHeld } from './held.ts';
-import { closePages, dropOnce } from './layers.ts';
+import { dropOnce } from './layers.ts';
 import { stopMacro } from './macros.ts';
 import { end } from './outputs.ts';
+import { forgetPages } from './pages.ts';
 import { dropWaiting } from './press.ts';
 import { closeMenu } from './radial.ts';
 import { withEntry, without } from './record.ts';
@@ -19,7 +20,7 @@ type Which = (using: Using) => boolean;
 interface Ending {
   /** Of controls that are down or away from rest. */
   readonly down: Which;
-  /** Of what goes on by itself: latches, macros, pages, an open menu. */
+  /** Of what goes on by itself: latches, macros, an open menu. */
   readonly background: Which;
   /** Whether macros that are marked to go on are spared. */
   readonly goesOn: boolean;
@@ -27,7 +28,7 @@ interface Ending {
 
 /**
  * Ends everything whose use is picked: what is held, repeated or latched, presses not decided yet, rings away
- * from rest, macros, pages, layers for one press, the open menu. Newest first. Controls that are still down come
+ * from rest, macros, layers for one press, the open menu. Newest first. Controls that are still down come
  * up in silence.
  */
 export function endOutputs(context: StepContext, ending: Ending): readonly Ended[] {
@@ -150,7 +151,6 @@ function endBackground(context: StepContext, { background: which, goesOn }: Endi
     if (which(using)) endConfirmation(context, using);
   }
   dropOnce(context, ({ owner }) => which(owner));
-  closePages(context, which);
   const { radial } = context.state;
   if (radial && which(radial.owner)) closeMenu(context, radial, null);
   return ended;
@@ -158,12 +158,14 @@ function endBackground(context: StepContext, { background: which, goesOn }: Endi
 
 /**
  * Ends and forgets everything of one device, or of all for null. A ring that is away from its rest stays silent until
- * it is back there, unless its device is gone.
+ * it is back there, unless its device is gone. Its folders close when it is gone; which sets were chosen is forgotten only
+ * with all.
  */
 export function endAllOf(context: StepContext, device: string | null, gone: boolean): readonly Ended[] {
   const goes = (owner: string) => device === null || owner === device;
   const which = (using: Using) => goes(using.device);
   const ended = endOutputs(context, { down: which, background: which, goesOn: false });
+  if (gone || device === null) forgetPages(context, device);
   const ownedBy = (key: string) => key.slice(0, key.indexOf('/'));
   const kept = <Value>(record: Readonly<Record<string, Value>>) =>
     Object.fromEntries(Object.entries(record).filter(([key]) => !goes(ownedBy(key))));

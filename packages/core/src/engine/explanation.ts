@@ -3,7 +3,7 @@ import type { FrontWindow, ProfileDecision, Resolution } from '../resolve/index.
 import type { Guard } from '../setup/index.ts';
 import type { DeviceMode } from './deviceModes.ts';
 import type { EngineEvent } from './event.ts';
-import type { Hold } from './state.ts';
+import type { Hold, MenuOf } from './state.ts';
 import type { Stroke } from './stroke.ts';
 
 /** Something held that was let go although its control is still down. */
@@ -26,10 +26,18 @@ export type StateChange =
   | { readonly kind: 'let-go'; readonly ended: readonly Ended[] }
   | { readonly kind: 'layer'; readonly layer: string; readonly on: boolean }
   | {
-      /** The page on top; null for the device's own. */
+      /** What shows on a device: the folder on top, if one is open, and the set under it; null for the device's own. */
       readonly kind: 'page';
       readonly device: string;
+      readonly folder: string | null;
+      readonly set: string | null;
+    }
+  | {
+      /** A page that was asked for and cannot show, or none where one was asked for. */
+      readonly kind: 'no-page';
+      readonly device: string;
       readonly page: string | null;
+      readonly why: 'other-program' | 'none-open' | 'no-sets';
     }
   | { readonly kind: DeviceMode; readonly device: string; readonly at: number }
   | { readonly kind: 'macro'; readonly macro: string; readonly runs: boolean }
@@ -54,12 +62,12 @@ export type StateChange =
       readonly intent: string;
       readonly program: string | null;
     }
-  | { readonly kind: 'radial-open'; readonly menu: string }
-  | { readonly kind: 'radial-highlight'; readonly menu: string; readonly item: number | null }
+  | { readonly kind: 'radial-open'; readonly of: MenuOf }
+  | { readonly kind: 'radial-highlight'; readonly of: MenuOf; readonly item: number | null }
   | {
       /** Closed, with the item that was chosen, if any. */
       readonly kind: 'radial-closed';
-      readonly menu: string;
+      readonly of: MenuOf;
       readonly item: number | null;
     }
   | {
@@ -139,8 +147,17 @@ export type Outcome =
   | {
       /** The press chose an item of the open menu, or (`item` null) closed it. */
       readonly kind: 'menu';
-      readonly menu: string;
+      readonly of: MenuOf;
       readonly item: number | null;
+    }
+  | {
+      /** A turn went round the open menu of the device's sets. */
+      readonly kind: 'menu-turned';
+      /** Steps gone, not signed. */
+      readonly steps: number;
+      /** Degrees kept for the next step, signed. */
+      readonly remainder: number;
+      readonly stepDegrees: number;
     }
   | { readonly kind: 'macro'; readonly macro: string }
   | {

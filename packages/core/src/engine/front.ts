@@ -7,7 +7,8 @@ import type { Outcome } from './explanation.ts';
 import { orderLayers } from './layers.ts';
 import { stillDecides } from './lookup.ts';
 import { stopMacro } from './macros.ts';
-import { closeMenu } from './radial.ts';
+import { closeElsewhere, pagedDevices, tellingPages } from './pages.ts';
+import { closeChangedMenu } from './radial.ts';
 import { withEntry } from './record.ts';
 import type { EngineState, Using } from './state.ts';
 import type { StepContext } from './stepContext.ts';
@@ -26,19 +27,20 @@ export function decideProfile(
   changed: Changed,
   computer: string | null = null,
 ): Decided {
-  const { outcome, moved } = setProfiles(context, changed, computer);
-  if (moved.size === 0) return { ...outcome, ended: [] };
+  const { outcome, moved } = decideAnew(context, changed, computer);
   const which = (using: Using) => moved.has(using.device) && !stillDecides(context, using);
-  return { ...outcome, ended: endOutputs(context, { down: which, background: which, goesOn: true }) };
+  const ended = moved.size === 0 ? [] : endOutputs(context, { down: which, background: which, goesOn: true });
+  closeChangedMenu(context);
+  return { ...outcome, ended };
 }
 
 /**
  * The set-up was edited. Where that changes the profile, all is as if another window came to the front. Where
- * not, what a control that is down resolved to still holds; but what goes on by itself (latches, macros, pages)
+ * not, what a control that is down resolved to still holds; but what goes on by itself (latches, macros)
  * ends where its binding is no longer there to end it, and everything of controls that are gone does.
  */
 export function afterEdit(context: StepContext): Decided {
-  const { outcome, moved } = setProfiles(context, {}, null);
+  const { outcome, moved } = decideAnew(context, {}, null);
   orderLayers(context);
   const isGone = ({ device, control }: Using) => !controlAt(context.compiled, device, control);
   const background = (using: Using) => isGone(using) || !stillDecides(context, using);
@@ -60,18 +62,26 @@ function programInFront(
 
 /** A macro that runs or a menu that is open ends where the edit made it another. */
 function endEdited(context: StepContext): void {
-  const { macros, menus } = context.compiled;
+  const { macros } = context.compiled;
   for (const running of Object.values(context.state.running)) {
     if (macros.get(running.macro)?.fingerprint !== running.fingerprint) stopMacro(context, running);
   }
-  const { radial } = context.state;
-  if (radial && menus.get(radial.menu)?.fingerprint !== radial.fingerprint) closeMenu(context, radial, null);
+  closeChangedMenu(context);
 }
 
 /** What was decided for the computer that was asked about, and the devices another profile decides for now. */
 interface Profiles {
   readonly outcome: Decided;
   readonly moved: ReadonlySet<string>;
+}
+
+/** The profiles, and with them the pages: each program has sets of its own, and folders of others close. */
+function decideAnew(context: StepContext, changed: Changed, computer: string | null): Profiles {
+  return tellingPages(context, pagedDevices(context), () => {
+    const decided = setProfiles(context, changed, computer);
+    closeElsewhere(context);
+    return decided;
+  });
 }
 
 /** Decides anew at every computer that is known: a pin and an edit count at all of them. */

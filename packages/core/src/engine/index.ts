@@ -8,7 +8,15 @@ export { isAtRest } from './isAtRest.ts';
 export { type Keyboards, keyboardOf, US_KEYBOARDS } from './keyboards.ts';
 export { resolutionNow } from './lookup.ts';
 export { DEAD_ZONE, RIM, sectorAt } from './radial.ts';
+export { folderOn, pagesOn, programFor, setOn, setsNow } from './shownPage.ts';
 export { type Simulated, simulate } from './simulate.ts';
-export { type EngineState, type Held, type Hold, INITIAL_STATE, type OpenMenu } from './state.ts';
+export {
+  type EngineState,
+  type Held,
+  type Hold,
+  INITIAL_STATE,
+  type MenuOf,
+  type OpenMenu,
+} from './state.ts';
 export { type Advanced, advance, MOST_DUE, type Stepped, step } from './step.ts';
 export { type Stroke, strokeSchema } from './stroke.ts';

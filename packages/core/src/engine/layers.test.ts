@@ -3,7 +3,6 @@ import { type BoundRow, played, run } from '../testing/index.ts';
 import { wheelModeNow } from './deviceModes.ts';
 
 const layer = (mode: 'on' | 'once'): Action => ({ kind: 'layer', layer: 'second', mode });
-const page = (to: string | null): Action => ({ kind: 'page', page: to });
 const A_AND_B: BoundRow[] = [
   ['everywhere pad/key-1 press', 'A'],
   ['everywhere@second pad/key-1 press', 'B'],
@@ -91,32 +90,6 @@ test.each<[string, readonly BoundRow[], string[], string]>([
     [...A_AND_B, ['larkframe pad/key-2 press', layer('on')]],
     ['0 front larkframe', '1 down pad/key-2', '2 front brindle', ...key(1, 3, 4), '5 up pad/key-2'],
     '@3 +KeyA @4 -KeyA',
-  ],
-  [
-    // Common practice, no source: a folder key gives commands inside, and a way back.
-    'a page of one device, with a way back; other devices are as they were',
-    [
-      ...A_AND_B,
-      ['everywhere pad/key-2 press', page('second')],
-      ['everywhere@second pad/key-2 press', page(null)],
-      ['everywhere pedals/left press', 'P'],
-      ['everywhere@second pedals/left press', 'Q'],
-    ],
-    [
-      ...key(2, 0, 1),
-      ...key(1, 2, 3),
-      '4 down pedals/left',
-      '5 up pedals/left',
-      ...key(2, 6, 7),
-      ...key(1, 8, 9),
-    ],
-    '@2 +KeyB @3 -KeyB @4 +KeyP @5 -KeyP @8 +KeyA @9 -KeyA',
-  ],
-  [
-    'a page opened in one program is gone in another',
-    [...A_AND_B, ['larkframe pad/key-2 press', page('second')]],
-    ['0 front larkframe', ...key(2, 1, 2), '3 front brindle', ...key(1, 4, 5)],
-    '@4 +KeyA @5 -KeyA',
   ],
 ])('%s', (_name, rows, lines, strokes) => {
   expect(played(rows, ...lines)).toBe(strokes);

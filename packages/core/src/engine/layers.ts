@@ -63,30 +63,3 @@ export function dropOnce(context: StepContext, which: (each: { readonly owner: U
   context.state.once = context.state.once.filter((each) => !gone.includes(each));
   for (const { layer } of gone) layerOff(context, layer);
 }
-
-/** A layer's page is shown on a device, or (null) the page before it. */
-export function showPage(context: StepContext, page: string | null, owner: Using): void {
-  const { device } = owner;
-  const open = context.state.pages[device] ?? [];
-  if (page === null ? open.length === 0 : open.at(-1)?.page === page) return;
-  setPages(context, device, page === null ? open.slice(0, -1) : [...open, { page, owner }]);
-}
-
-/** Closes the pages of every device that `which` picks, with those opened on top of them. */
-export function closePages(context: StepContext, which: (owner: Using) => boolean): void {
-  for (const [device, open] of Object.entries(context.state.pages)) {
-    const first = open.findIndex(({ owner }) => which(owner));
-    if (first >= 0) setPages(context, device, open.slice(0, first));
-  }
-}
-
-/** The most pages that may be open on top of each other. */
-const MOST_PAGES = 20;
-
-/** More than may be open: the oldest is forgotten, the way back stays. */
-function setPages(context: StepContext, device: string, open: StepContext['state']['pages'][string]): void {
-  const kept = open.slice(-MOST_PAGES);
-  context.state.pages =
-    kept.length > 0 ? withEntry(context.state.pages, device, kept) : without(context.state.pages, device);
-  context.changes.push({ kind: 'page', device, page: kept.at(-1)?.page ?? null });
-}

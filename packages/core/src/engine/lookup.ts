@@ -3,22 +3,29 @@ import { type Resolution, resolveBehaviour } from '../resolve/index.ts';
 import { BASE_LAYER, slotKey } from '../setup/index.ts';
 import { type Compiled, type CompiledControl, chainFor, controlAt, triggerIndex, usesOf } from './compile.ts';
 import { profileFor } from './destination.ts';
+import { folderOn, setOn } from './shownPage.ts';
 import type { EngineState, ResolvedUse, Using } from './state.ts';
 import type { StepContext } from './stepContext.ts';
 
 /** The layer that is always on. */
 const BASE_ONLY: readonly string[] = [BASE_LAYER];
 
-/** The layers a device is looked up in, from the top down: those that are on, its page, the base layer. */
-export function layersFor(context: StepContext, device: string): readonly string[] {
-  return layersIn(context.state, device);
+/** The layers and pages a device is looked up in, from the top down: layers that are on, its folder, its set, the base layer. */
+export function layersFor({ compiled, state }: StepContext, device: string): readonly string[] {
+  return layersIn(compiled, state, device);
 }
 
-/** The same, for who has no step under way. */
-function layersIn({ layers, pages }: EngineState, device: string): readonly string[] {
-  const page = pages[device]?.at(-1)?.page;
-  if (page === undefined) return layers.length === 1 ? BASE_ONLY : layers;
-  return [...layers.slice(0, -1).filter((layer) => layer !== page), page, BASE_LAYER];
+/** The same, for who has no step under way. The same list as long as nothing of it changes. */
+function layersIn(compiled: Compiled, state: EngineState, device: string): readonly string[] {
+  const { layers } = state;
+  const [folder, set] = [folderOn(state, device), setOn(compiled, state, device)];
+  if (folder === null && set === null) return layers.length === 1 ? BASE_ONLY : layers;
+  const known = compiled.memo.layers.get(device);
+  if (known && known.on === layers && known.folder === folder && known.set === set) return known.made;
+  const pages = [folder, set].filter((page) => page !== null);
+  const made = [...layers.slice(0, -1), ...pages, BASE_LAYER];
+  compiled.memo.layers.set(device, { on: layers, folder, set, made });
+  return made;
 }
 
 /**
@@ -34,10 +41,11 @@ export function resolutionNow(
 ): Resolution {
   return resolveBehaviour(
     chainFor(compiled, profileFor(compiled, state, device)),
-    layersIn(state, device),
+    layersIn(compiled, state, device),
     device,
     control,
     trigger,
+    compiled.pages.covering,
   );
 }
 
@@ -60,12 +68,16 @@ export function resolveUse(
 /** What was looked up before of a control with the profile of now and the layers given. */
 function memoFor({ compiled, state }: StepContext, layers: readonly string[], control: CompiledControl) {
   const profile = profileFor(compiled, state, control.device);
-  const place = layers.length === 1 ? profile : `${profile} ${layers.join(' ')}`;
   const known = compiled.memo.uses.get(control);
-  if (known?.place === place) return known;
-  const anew = { place, byTrigger: [], uses: usesOf(compiled, profile, control.key) };
+  if (known?.profile === profile && sameList(known.layers, layers)) return known;
+  const anew = { profile, layers, byTrigger: [], uses: usesOf(compiled, profile, control.key) };
   compiled.memo.uses.set(control, anew);
   return anew;
+}
+
+/** Whether two lists have the same in them; most often they are the same list. */
+function sameList(a: readonly string[], b: readonly string[]): boolean {
+  return a === b || (a.length === b.length && a.every((each, i) => each === b[i]));
 }
 
 /** The long way, by layers and profiles; what it finds is remembered until profile or layers change. */
@@ -76,15 +88,17 @@ function lookUp(
   trigger: Trigger,
 ): ResolvedUse {
   const chain = chainFor(compiled, profileFor(compiled, state, device));
-  const resolution = resolveBehaviour(chain, layers, device, control, trigger);
-  const { decided } = resolution;
+  const { covering } = compiled.pages;
+  const resolution = resolveBehaviour(chain, layers, device, control, trigger, covering);
+  const { decided, covered } = resolution;
+  const native = covered === null ? natives.get(trigger) : undefined;
   const sending =
     decided === null
-      ? natives.get(trigger)
+      ? native
       : compiled.profiles
           .get(decided.profile)
           ?.sendings.get(slotKey(decided.layer, device, control, trigger));
-  const using = { key, device, control, trigger, decided, layers };
+  const using = { key, device, control, trigger, decided, covered, layers };
   return { using, resolution, sending: sending ?? null };
 }
 
@@ -113,12 +127,13 @@ export function resolveBound(
 /** Whether what decided for a use when its control went down would still decide, in the same layers. */
 export function stillDecides(
   context: StepContext,
-  { device, control, trigger, decided, layers }: Using,
+  { device, control, trigger, decided, covered, layers }: Using,
 ): boolean {
   const known = controlAt(context.compiled, device, control);
   if (!known) return false;
-  const now = resolveUse(context, known, trigger, layers).using.decided;
-  if (now === null || decided === null) return now === decided;
+  const { using } = resolveUse(context, known, trigger, layers);
+  const now = using.decided;
+  if (now === null || decided === null) return now === decided && using.covered === covered;
   if (now.profile !== decided.profile || now.layer !== decided.layer) return false;
   const [a, b] = [now.binding.behaviour, decided.binding.behaviour];
   return a === b || JSON.stringify(a) === JSON.stringify(b);

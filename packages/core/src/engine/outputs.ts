@@ -5,9 +5,11 @@ import { destinationOf, profileFor, programAt } from './destination.ts';
 import { changeSpeed, changeWheelMode, setDeviceMode } from './deviceModes.ts';
 import type { Effect, OwnChange, Sending, Typed } from './effect.ts';
 import { endHold } from './holds.ts';
-import { layerOn, onceLayer, showPage } from './layers.ts';
+import { layerOn, onceLayer } from './layers.ts';
 import { buttonDown, exactly, keysDown, tapKeys } from './ledger.ts';
 import { callMacro, stopRun } from './macros.ts';
+import { askForSet, openMenu } from './openMenu.ts';
+import { changePage, closeElsewhere, tellingPages } from './pages.ts';
 import { sendClick, sendWheel } from './pointer.ts';
 import type { Destination, Hold, Using } from './state.ts';
 import { type StepContext, send } from './stepContext.ts';
@@ -155,7 +157,8 @@ function change(
       layerOn(context, effect.layer);
       return [{ kind: 'layer', layer: effect.layer }];
     case 'page':
-      showPage(context, effect.page, using);
+      if (effect.change === 'ask') askForSet(context, effect.device ?? using.device, using);
+      else changePage(context, { ...effect, change: effect.change }, using.device);
       return [];
     case 'profile':
       context.deferred.push({ kind: 'pin', profile: pinned(context, effect, using) });
@@ -171,7 +174,7 @@ function change(
       send(context, { ...to, program: effect.program }, { kind: 'focus', launch: effect.launch });
       return [];
     case 'radial':
-      openMenu(context, effect.menu, using, to.program, focus);
+      openMenu(context, effect.menu, using, { program: to.program, focus });
       return [];
     case 'show':
       context.changes.push({ kind: 'show', device: effect.device, shows: true });
@@ -179,23 +182,6 @@ function change(
     case 'macro':
       return callAndHold(context, effect.macro, using, to);
   }
-}
-
-/** One menu at a time: another one that is open closes. */
-function openMenu(
-  context: StepContext,
-  id: string,
-  owner: Using,
-  program: string | null,
-  focus: boolean,
-): void {
-  const menu = context.compiled.menus.get(id);
-  if (!menu) return;
-  const { radial: before } = context.state;
-  if (before) context.changes.push({ kind: 'radial-closed', menu: before.menu, item: null });
-  const { fingerprint } = menu;
-  context.state.radial = { menu: id, fingerprint, owner, program, focus, dx: 0, dy: 0, highlighted: null };
-  context.changes.push({ kind: 'radial-open', menu: id });
 }
 
 /** A macro that runs while held is let go with the control that began this run; the others end by themselves. */
@@ -227,7 +213,10 @@ function changeComputer(context: StepContext, effect: EffectOf<'computer'>, usin
   if (count === 0) return;
   const next = (effect.change === 'next' ? at + 1 : effect.computer) % count;
   if (next === at) return;
-  setDeviceMode(context, 'computer', device, next);
+  tellingPages(context, [device], () => {
+    setDeviceMode(context, 'computer', device, next);
+    closeElsewhere(context);
+  });
   context.deferred.push({ kind: 'let-go', device });
 }
 

@@ -12,7 +12,9 @@ export interface Using {
   readonly trigger: Trigger;
   /** Null for native. */
   readonly decided: Resolution['decided'];
-  /** The layers it was looked up in; what comes on later does not count. */
+  /** The folder that covered it, where nothing decided for that. */
+  readonly covered: Resolution['covered'];
+  /** The layers and pages it was looked up in; what comes on later does not count. */
   readonly layers: readonly string[];
 }
 
@@ -159,11 +161,24 @@ export interface Running extends MacroCall {
   readonly queue: readonly MacroCall[];
 }
 
+/** What a menu that is open is made of. One whose items are others meanwhile closes, and does nothing it does not show. */
+export type MenuOf =
+  | {
+      /** A radial menu of the set-up, with the fingerprint of what its items did. */
+      readonly kind: 'menu';
+      readonly menu: string;
+      readonly fingerprint: string;
+    }
+  | {
+      /** The sets a device can have; null for its own. */
+      readonly kind: 'sets';
+      readonly device: string;
+      readonly sets: readonly (string | null)[];
+    };
+
 /** A radial menu that is open, and where the pointer is from where it opened: pixels. */
 export interface OpenMenu {
-  readonly menu: string;
-  /** Of what the menu was: one that is edited meanwhile is closed, and does not do something else than it shows. */
-  readonly fingerprint: string;
+  readonly of: MenuOf;
   readonly owner: Using;
   /** Who gets what is chosen, and whether that program is brought to the front first. */
   readonly program: string | null;
@@ -245,8 +260,10 @@ export interface EngineState {
   readonly layerHolds: ByKey<number>;
   /** Layers that are on for the next press only. */
   readonly once: readonly { readonly layer: string; readonly owner: Using }[];
-  /** By device: the pages open on it, the one that shows last. */
-  readonly pages: ByKey<readonly { readonly page: string; readonly owner: Using }[]>;
+  /** By device: the folders open on it, the one on top last. One without any has no entry. */
+  readonly folders: ByKey<readonly string[]>;
+  /** By device, then the program that was in front: the set chosen last, null for the device's own. */
+  readonly sets: ByKey<ByKey<string | null>>;
   /** By device: the pointer speed's place in its list, and the computer's; the first where there is no entry. */
   readonly speeds: ByKey<number>;
   readonly speedHolds: ModeHolds;
@@ -291,7 +308,8 @@ export const INITIAL_STATE: EngineState = {
   layers: [BASE_LAYER],
   layerHolds: {},
   once: [],
-  pages: {},
+  folders: {},
+  sets: {},
   speeds: {},
   speedHolds: {},
   wheelModes: {},

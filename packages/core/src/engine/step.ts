@@ -9,6 +9,7 @@ import { move } from './move.ts';
 import { phrase } from './phrase.ts';
 import { position } from './position.ts';
 import { press, release } from './press.ts';
+import { closeChangedMenu } from './radial.ts';
 import type { EngineState } from './state.ts';
 import { copyOf, type StepContext } from './stepContext.ts';
 import type { Stroke } from './stroke.ts';
@@ -112,6 +113,7 @@ function doDeferred(context: StepContext): void {
         ? decideProfile(context, { pinned: each.profile }).ended
         : endAllOf(context, each.device, false);
     if (ended.length > 0) context.changes.push({ kind: 'let-go', ended });
+    closeChangedMenu(context);
   }
 }
 

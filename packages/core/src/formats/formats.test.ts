@@ -3,7 +3,7 @@ import path from 'node:path';
 import fc from 'fast-check';
 import { simulate, strokeSchema } from '../engine/index.ts';
 import { demoSetup } from '../setup/index.ts';
-import { arbitraryScenario, arbitrarySetup, runAll } from '../testing/index.ts';
+import { arbitraryScenario, arbitrarySetup, demoBeforePages, runAll } from '../testing/index.ts';
 import { formatProblemWords } from '../words/index.ts';
 import { readEventLines, writeStrokeLines } from './lines.ts';
 import { readSetupDocument, writeSetupDocument } from './setupDocument.ts';
@@ -65,8 +65,8 @@ test.each([
   ],
   [
     'a newer version',
-    '{"format":"nimble-lever/set-up","version":4}',
-    'version: This is version 4, made by a newer',
+    '{"format":"nimble-lever/set-up","version":5}',
+    'version: This is version 5, made by a newer',
   ],
   ['another format', '{"format":"letter","version":1}', 'format: This must be "nimble-lever/set-up".'],
   [
@@ -147,11 +147,40 @@ test('everything a schema refuses is refused in our words', () => {
   walk(small, []);
 });
 
+test('a document of version 3, in which a layer was shown as a page, has a folder for it', () => {
+  const old = readFileSync(path.join(EXAMPLES, 'demo.version-3.set-up.json'), 'utf8');
+  expect(JSON.parse(old).version).toBe(3);
+  const read = readSetupDocument(old);
+  if (!read.ok) throw new Error(read.problem.map(formatProblemWords).join());
+  const [page] = read.value.pages;
+  expect(page).toMatchObject({ device: 'twelve-pad', kind: 'folder', name: 'Near', showsThrough: true });
+  const { everywhere, larkframe, ...others } = read.value.profiles;
+  const onPage = (key: string) => `${page?.id}/twelve-pad/${key}/press`;
+  const actionAt = (profile: Setup['profiles'][string] | undefined, key: string) => {
+    const behaviour = profile?.bindings[key]?.behaviour;
+    return behaviour?.kind === 'action' ? behaviour.action : null;
+  };
+  expect(actionAt(everywhere, 'base/twelve-pad/key-11/press')).toMatchObject({
+    change: 'open',
+    page: page?.id,
+  });
+  expect(actionAt(everywhere, onPage('key-11'))).toMatchObject({ change: 'back' });
+  expect(actionAt(larkframe, onPage('key-1'))).toEqual({ kind: 'command', command: 'larkframe-light' });
+  // All else is as it was.
+  const before = demoBeforePages();
+  expect({ ...read.value, pages: [], profiles: others }).toEqual({
+    ...before,
+    profiles: Object.fromEntries(
+      Object.entries(before.profiles).filter(([id]) => id !== 'everywhere' && id !== 'larkframe'),
+    ),
+  });
+});
+
 test.each([1, 2])('a document of version %i is brought up to date', (version) => {
   const old = readFileSync(path.join(EXAMPLES, `demo.version-${version}.set-up.json`), 'utf8');
   expect(JSON.parse(old).version).toBe(version);
   // Nobody has said yet on which keyboard it was made, nor what its programs go by.
-  const demo = demoSetup();
+  const demo = demoBeforePages();
   const plainly = (commands: typeof demo.commonCommands) =>
     commands.map((command) => ({ ...command, risky: false }));
   const programs = demo.programs.map((program) => ({
@@ -171,7 +200,7 @@ test.each([1, 2])('a document of version %i is brought up to date', (version) =>
 
 test('shortcuts of version 2 were places: they are the characters that a United States keyboard has there', () => {
   const text = writeSetupDocument({ ...demoSetup(), madeOn: null });
-  const old = text.replace('"version": 3', '"version": 2').replaceAll('"Ctrl+-"', '"Ctrl+Shift+="');
+  const old = text.replace('"version": 4', '"version": 2').replaceAll('"Ctrl+-"', '"Ctrl+Shift+="');
   const read = readSetupDocument(old);
   const brindle = read.ok ? read.value.programs.find(({ id }) => id === 'brindle') : undefined;
   expect(brindle?.commands.find(({ name }) => name === 'Zoom out')?.shortcut).toBe('Ctrl++');

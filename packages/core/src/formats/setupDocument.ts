@@ -1,17 +1,19 @@
 import { z } from 'zod';
 import { ok, type Result, refuse } from '../result.ts';
 import { setupWithIds } from '../setup/edits/version1/index.ts';
+import { setupWithPages } from '../setup/edits/version2/index.ts';
 import { findFaults, type Setup, setupSchema } from '../setup/index.ts';
 import type { FormatProblem } from './problem.ts';
 import { MOST_TOLD, readVersioned } from './versioned.ts';
 
 /**
  * The version that is written. Version 1 had no ids on rules, steps and items of radial menus; up to version 2 shortcuts
- * were places of a United States keyboard, which are read as the characters it has there.
+ * were places of a United States keyboard, which are read as the characters it has there; up to version 3 a layer could be
+ * shown as a page.
  */
-export const SETUP_VERSION = 3;
+export const SETUP_VERSION = 4;
 
-/** A set-up as a file: `{ "format": "nimble-lever/set-up", "version": 3, "setup": … }`. */
+/** A set-up as a file: `{ "format": "nimble-lever/set-up", "version": 4, "setup": … }`. */
 export const setupDocumentSchema = z.strictObject({
   format: z.literal('nimble-lever/set-up'),
   version: z.literal(SETUP_VERSION),
@@ -27,7 +29,7 @@ export function readSetupDocument(text: string): Result<Setup, readonly FormatPr
     upToDate: (document) => ({
       ...document,
       version: SETUP_VERSION,
-      setup: document.version === 1 ? setupWithIds(document.setup) : document.setup,
+      setup: setupWithPages(document.version === 1 ? setupWithIds(document.setup) : document.setup),
     }),
   });
   if (!read.ok) return read;

@@ -112,7 +112,8 @@ test.each<readonly [string, Trigger, Behaviour]>([
   ['radial', 'press', plain({ kind: 'radial', menu: 'paints' })],
   ['program', 'press', plain({ kind: 'program', program: 'brindle', launch: true })],
   ['profile', 'press', plain({ kind: 'profile', change: 'next', profiles: [] })],
-  ['layer', 'press', plain({ kind: 'page', page: null })],
+  ['layer', 'press', plain({ kind: 'layer', layer: 'far', mode: 'on' })],
+  ['page', 'press', plain({ kind: 'page', change: 'back', page: null, device: null })],
   ['text', 'press', plain({ kind: 'text', text: 'heron' })],
 ])('a %s stays out: it needs Nimble Lever', (reason, trigger, behaviour) => {
   const setup = demoSetup();

@@ -38,6 +38,7 @@ export type MemoryReason =
   | 'program'
   | 'profile'
   | 'layer'
+  | 'page'
   | 'message'
   | 'pointer'
   | 'key'

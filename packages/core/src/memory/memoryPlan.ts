@@ -1,6 +1,6 @@
-import { type Device, isPressed, type Trigger, triggersOf } from '../devices/index.ts';
+import { type Control, type Device, isPressed, type Trigger, triggersOf } from '../devices/index.ts';
 import { chordsOf, type KeysBy, type Layout } from '../keys/layouts/index.ts';
-import { profileChain, resolveBehaviour } from '../resolve/index.ts';
+import { coveringFolders, profileChain, resolveBehaviour } from '../resolve/index.ts';
 import {
   type Action,
   BASE_LAYER,
@@ -8,6 +8,7 @@ import {
   commandOf,
   commandOfIntent,
   keysByOf,
+  OFF,
   type Profile,
   type Setup,
 } from '../setup/index.ts';
@@ -31,8 +32,9 @@ export interface MemoryPlan {
 const SIMPLE: readonly Trigger[] = ['press', 'clockwise', 'anticlockwise'];
 
 /**
- * Works out what a memory slot would hold of what a device does in a profile's base layer, its own bindings and
- * those from below; in the order of the device's controls, as long as there is room.
+ * Works out what a memory slot would hold of what a device does in a profile's base layer, or on one of its pages and
+ * from there down: its own bindings and those from below, in the order of the device's controls, as long as there is
+ * room. What a folder covers does nothing.
  *
  * @param slotBytes the size of the slot
  * @param layout the keyboard that the keys are chosen for: the device sends them by itself, whatever reads them
@@ -43,17 +45,25 @@ export function planMemory(
   profile: string,
   slotBytes: number,
   layout: Layout,
+  page: string | null = null,
 ): MemoryPlan {
   const chain = profileChain(setup, profile);
+  const places = page === null ? [BASE_LAYER] : [page, BASE_LAYER];
+  const covering = coveringFolders(setup);
   const entries: MemoryEntry[] = [];
   const left: MemoryPlan['left'][number][] = [];
   let bytes = MEMORY_FRAME;
   for (const control of device.controls) {
     for (const trigger of triggersOf(control)) {
-      const { decided } = resolveBehaviour(chain, [BASE_LAYER], device.id, control.id, trigger);
+      const { id } = control;
+      const { decided, covered } = resolveBehaviour(chain, places, device.id, id, trigger, covering);
       const owner = decided && setup.profiles[decided.profile];
-      if (!owner || decided.binding.behaviour.kind === 'native') continue;
-      const does = memoryDoes({ setup, owner, layout }, decided.binding.behaviour, trigger);
+      const behaviour = covered === null ? decided?.binding.behaviour : OFF;
+      if (!behaviour || behaviour.kind === 'native') continue;
+      const does = owner
+        ? memoryDoes({ setup, owner, layout }, behaviour, trigger)
+        : coveredDoes(control, trigger);
+      if (does === null) continue;
       if (typeof does === 'string') {
         left.push({ control: control.id, trigger, reason: does });
         continue;
@@ -67,6 +77,11 @@ export function planMemory(
     }
   }
   return { entries, left, bytes };
+}
+
+/** A trigger that would otherwise do something by itself has to be told that it does nothing. */
+function coveredDoes({ native }: Control, trigger: Trigger): MemoryDoes | null {
+  return native[trigger] ? { kind: 'nothing' } : null;
 }
 
 /** Whose bindings are planned, and for which keyboard. */
@@ -126,7 +141,7 @@ function actionDoes(source: Source, action: Action, held: boolean): MemoryDoes |
     case 'computer':
       return 'pointer';
     case 'page':
-      return 'layer';
+      return 'page';
     case 'text':
     case 'message':
     case 'layer':

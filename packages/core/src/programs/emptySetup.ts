@@ -20,15 +20,15 @@ import { inOrder } from './inOrder.ts';
  */
 export function emptySetupEdit(setup: Setup, name: string): Edit {
   const removed = (at: string): SingleEdit => ({ kind: 'remove', at });
-  // Devices take their bindings with them; only those that name another device stand in the way of that.
+  // Devices take their pages and bindings with them; only what names another one's stands in the way of that.
   const naming = Object.values(setup.profiles).flatMap(({ id, bindings }) =>
     Object.entries(bindings).flatMap(([key, binding]) => {
       const slot = slotOf(id, key);
-      const names = namedByBinding(binding).some(({ kind }) => kind === 'device');
+      const names = namedByBinding(binding).some(({ kind }) => kind === 'device' || kind === 'page');
       return slot && names ? bindingChanges(slot, binding, null) : [];
     }),
   );
-  // Menus that open one another have no order in which they could go.
+  // Menus that open one another, or pages, have no order in which they could go.
   const opening = setup.radialMenus.flatMap((menu) =>
     menu.items.flatMap(({ id, action }): SingleEdit[] => {
       if (namedByAction(action).length === 0) return [];
@@ -44,8 +44,8 @@ export function emptySetupEdit(setup: Setup, name: string): Edit {
   );
   return together([
     ...naming,
-    ...setup.devices.map(({ id }) => removed(itemAt.device(id))),
     ...opening,
+    ...setup.devices.map(({ id }) => removed(itemAt.device(id))),
     ...setup.radialMenus.map(({ id }) => removed(itemAt.radialMenu(id))),
     ...inOrder(setup.macros, ({ steps }) => steps.flatMap(namedByStep)).map(({ id }) =>
       removed(itemAt.macro(id)),

@@ -69,7 +69,14 @@ export {
   STARTING_PROFILES,
 } from './readyMade.ts';
 // What goes with a program or a command.
-export { type Removal, removeCommands, removeProfile, removeProgram } from './removeWith.ts';
+export {
+  type Removal,
+  removeCommands,
+  removeDevice,
+  removePage,
+  removeProfile,
+  removeProgram,
+} from './removeWith.ts';
 // A program's commands as a sheet of cells.
 export {
   blockText,

@@ -9,6 +9,7 @@ import {
   namedByAction,
   namedByBinding,
   namedByStep,
+  pagesBelow,
   type Reference,
   type Setup,
   type SingleEdit,
@@ -29,6 +30,8 @@ export interface Removal {
   /** By name: they make no sense without it. */
   readonly macros: readonly string[];
   readonly menus: readonly string[];
+  /** By name, folders in folders too. */
+  readonly pages: readonly string[];
 }
 
 /** What hangs on something: by kind and id, as `kind/id`. */
@@ -37,7 +40,7 @@ const keyOfThing = ({ kind, id }: Reference) => `${kind}/${id}`;
 
 /**
  * Removes a program with its commands and profiles and all that makes no sense without them: what runs one of its commands,
- * macros that go to it, menus of it. Profiles that are based on one of its own stay, based on nothing.
+ * macros that go to it, menus and pages of it. Profiles that are based on one of its own stay, based on nothing.
  */
 export function removeProgram(setup: Setup, id: string): Removal {
   const program = setup.programs.find((each) => each.id === id);
@@ -50,13 +53,36 @@ export function removeProgram(setup: Setup, id: string): Removal {
   const menus = setup.radialMenus
     .filter((menu) => menu.program === id)
     .map((menu): Reference => ({ kind: 'radial-menu', id: menu.id }));
-  const things = [{ kind: 'program', id } as const, ...commands, ...profiles, ...menus];
+  const pages = setup.pages
+    .filter((page) => page.program === id)
+    .flatMap((page) => pageWithin(setup, page.id));
+  const things = [{ kind: 'program', id } as const, ...commands, ...profiles, ...menus, ...pages];
   return removalOf(setup, things, program ? [{ kind: 'remove', at: itemAt.program(id) }] : []);
 }
 
 /** Removes a profile that is not its program's only one, with what chooses it; profiles based on it stay, based on nothing. */
 export function removeProfile(setup: Setup, id: string): Removal {
   return removalOf(setup, [{ kind: 'profile', id }], [{ kind: 'remove', at: itemAt.profile(id) }]);
+}
+
+/** Removes a device with its pages and what is bound to it, and all that names it or them. */
+export function removeDevice(setup: Setup, id: string): Removal {
+  const pages = setup.pages.filter(({ device }) => device === id);
+  const things = [
+    { kind: 'device', id } as const,
+    ...pages.map((page) => ({ kind: 'page', id: page.id }) as const),
+  ];
+  return removalOf(setup, things, [{ kind: 'remove', at: itemAt.device(id) }]);
+}
+
+/** Removes a page with the folders in it, what is bound on them and what opens or chooses them. */
+export function removePage(setup: Setup, id: string): Removal {
+  return removalOf(setup, pageWithin(setup, id), [{ kind: 'remove', at: itemAt.page(id) }]);
+}
+
+/** A page and the folders in it. */
+function pageWithin(setup: Setup, id: string): readonly Reference[] {
+  return [id, ...pagesBelow(setup, id).map((page) => page.id)].map((page) => ({ kind: 'page', id: page }));
 }
 
 /** Removes commands of a program, or common ones, with all that runs them. */
@@ -124,7 +150,10 @@ function removalOf(setup: Setup, things: readonly Reference[], last: readonly Si
   ];
   const lost = new Set(
     [
-      ...bound.filter(([slot]) => isGoing('profile', slot.profile)),
+      ...bound.filter(
+        ([slot]) =>
+          isGoing('profile', slot.profile) || isGoing('page', slot.layer) || isGoing('device', slot.device),
+      ),
       ...touched.filter(([, binding]) => without(binding, names) === null),
     ].map(([slot]) => `${slot.profile} ${keyOf(slot)}`),
   );
@@ -135,6 +164,7 @@ function removalOf(setup: Setup, things: readonly Reference[], last: readonly Si
     bindings: lost.size,
     macros: macros.map(({ name }) => name),
     menus: menus.map(({ name }) => name),
+    pages: setup.pages.filter((page) => isGoing('page', page.id)).map(({ name }) => name),
   };
 }
 

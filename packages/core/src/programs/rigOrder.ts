@@ -1,16 +1,16 @@
-import type { Setup, Slot } from '../setup/index.ts';
+import { LIMITS, type Setup, type Slot } from '../setup/index.ts';
 
-/** Slots in the order in which their rows stand: devices, controls, and of each the base layer first. */
+/** Slots in the order in which their rows stand: devices, controls, and of each the base layer first, pages last. */
 export function inRigOrder<Placed extends Pick<Slot, 'device' | 'control' | 'layer'>>(
-  { devices, layers }: Setup,
+  { devices, layers, pages }: Setup,
   slots: readonly Placed[],
 ): readonly Placed[] {
   const places = placesOf(devices);
-  const depth = new Map(layers.map(({ id }, i) => [id, i]));
+  const depth = new Map([...layers, ...pages].map(({ id }, i) => [id, i]));
   return slots
     .map((slot) => {
       const place = places.get(`${slot.device}/${slot.control}`) ?? places.size;
-      return { slot, rank: place * 10 + (depth.get(slot.layer) ?? 0) };
+      return { slot, rank: place * (LIMITS.layers + LIMITS.pages) + (depth.get(slot.layer) ?? 0) };
     })
     .toSorted((a, b) => a.rank - b.rank)
     .map(({ slot }) => slot);

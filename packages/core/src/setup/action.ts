@@ -72,6 +72,14 @@ export const messageSchema = z.discriminatedUnion('protocol', [
 /** A control message: OSC 1.0 or a MIDI 1.0 control change. */
 export type Message = z.infer<typeof messageSchema>;
 
+/**
+ * What can be done with pages: a folder opened, a page back, all folders closed, the next or previous set, one of them,
+ * or a menu of them.
+ */
+export const PAGE_CHANGES = ['open', 'back', 'home', 'next-set', 'previous-set', 'choose', 'ask'] as const;
+/** What an action does with the pages of a device. */
+export type PageChange = (typeof PAGE_CHANGES)[number];
+
 /** One schema a kind. What a kind needs besides, `actionKinds` says; the compiler holds the two together. */
 const actionOptions = [
   z.strictObject({ kind: z.literal('shortcut'), shortcut: shortcutSchema }),
@@ -90,8 +98,23 @@ const actionOptions = [
   z.strictObject({ kind: z.literal('macro'), macro: idSchema }),
   /** `on`: as long as the press keeps it on. `once`: for the next press only. */
   z.strictObject({ kind: z.literal('layer'), layer: idSchema, mode: z.enum(['on', 'once']) }),
-  /** Shows a layer as a page of the control's own device; null goes back a page. */
-  z.strictObject({ kind: z.literal('page'), page: idSchema.nullable() }),
+  /**
+   * Opens a folder, or chooses a set (page null: the device's own); or goes about the pages of a device (null: the
+   * control's own).
+   */
+  z
+    .strictObject({
+      kind: z.literal('page'),
+      change: z.enum(PAGE_CHANGES),
+      page: idSchema.nullable(),
+      device: idSchema.nullable(),
+    })
+    .refine(({ change, page }) => change !== 'open' || page !== null, because('page-open'))
+    .refine(
+      ({ change, page, device }) =>
+        page === null || (device === null && (change === 'open' || change === 'choose')),
+      because('page-named'),
+    ),
   z
     .strictObject({
       kind: z.literal('profile'),

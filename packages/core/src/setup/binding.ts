@@ -104,9 +104,10 @@ export const bindingSchema = z.strictObject({
 /** What is set in a slot: what it does, how it looks, why. */
 export type Binding = z.infer<typeof bindingSchema>;
 
-/** Where a binding sits: device, control and trigger in a profile's layer. */
+/** Where a binding sits: device, control and trigger in a profile's layer, or on a page of the device. */
 export const slotSchema = z.strictObject({
   profile: idSchema,
+  /** A layer, or a page of the device; no two of them share an id. */
   layer: idSchema,
   device: idSchema,
   control: idSchema,

@@ -24,7 +24,14 @@ export function checkAction(
     const isThere = named.kind === 'command' ? knows(named.id) : hasNamed(setup, named);
     if (!isThere) return missing(named, profile.id);
   }
-  return null;
+  return action.kind === 'page' ? checkPageKind(setup, action) : null;
+}
+
+/** A folder is opened, a set chosen. */
+function checkPageKind(setup: Setup, { change, page }: Extract<Action, { kind: 'page' }>): Refusal | null {
+  const named = setup.pages.find(({ id }) => id === page);
+  if (!named || named.kind === (change === 'open' ? 'folder' : 'set')) return null;
+  return { code: 'page-kind', page: named.name, kind: named.kind };
 }
 
 /** The refusal for something that is named and not there. */
@@ -36,6 +43,8 @@ export function missing({ kind, id }: Reference, profile: string): Refusal {
       return { code: 'unknown-macro', macro: id };
     case 'layer':
       return { code: 'unknown-layer', layer: id };
+    case 'page':
+      return { code: 'unknown-page', page: id };
     case 'profile':
       return { code: 'unknown-profile', profile: id };
     case 'device':

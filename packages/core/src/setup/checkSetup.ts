@@ -14,7 +14,8 @@ export function checkBinding(
   knows?: KnowsCommand,
 ): Refusal | null {
   const { layer, device: deviceId, control: controlId, trigger } = slot;
-  if (!setup.layers.some(({ id }) => id === layer)) return { code: 'unknown-layer', layer };
+  const wrong = setup.layers.some(({ id }) => id === layer) ? null : checkOnPage(setup, slot);
+  if (wrong) return wrong;
   const device = setup.devices.find(({ id }) => id === deviceId);
   if (!device) return { code: 'unknown-device', device: deviceId };
   const control = device.controls.find(({ id }) => id === controlId);
@@ -23,6 +24,13 @@ export function checkBinding(
     return { code: 'control-lacks-trigger', device: device.name, control: control.name, trigger };
   }
   return binding ? checkBehaviour(setup, profile, binding.behaviour, trigger, knows) : null;
+}
+
+/** What is no layer is a page, of the very device. */
+function checkOnPage(setup: Setup, { layer, device }: Slot): Refusal | null {
+  const page = setup.pages.find(({ id }) => id === layer);
+  if (!page) return { code: 'unknown-layer', layer };
+  return page.device === device ? null : { code: 'page-of-other-device', page: page.name };
 }
 
 /** What a trigger can do decides what may be bound to it. */

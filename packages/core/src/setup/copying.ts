@@ -103,7 +103,7 @@ function pairsOf(setup: Setup, copying: Copying): readonly Pair[] {
 }
 
 /** Which control of another device takes the place of each: the one with its id, else the same in count of its kind. */
-function counterpartsOf(setup: Setup, from: string, to: string): ReadonlyMap<string, string> {
+export function counterpartsOf(setup: Setup, from: string, to: string): ReadonlyMap<string, string> {
   const controlsOf = (device: string) => setup.devices.find(({ id }) => id === device)?.controls ?? [];
   const others = controlsOf(to);
   const alike = (control: Control) => others.filter((other) => sameUses(control, other));

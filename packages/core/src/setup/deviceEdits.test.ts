@@ -10,6 +10,8 @@ import {
   demoSetup,
   type Edit,
   itemAt,
+  namedByBinding,
+  type SingleEdit,
   together,
 } from './index.ts';
 
@@ -26,15 +28,35 @@ const keysOf = (of: typeof setup, device: string) =>
   Object.values(of.profiles).flatMap(({ id, bindings }) =>
     Object.keys(bindings).flatMap((key) => (key.split('/')[1] === device ? [`${id} ${key}`] : [])),
   );
+/** What is bound on other devices that names a device. */
+const naming = (device: string) =>
+  Object.values(setup.profiles).flatMap(({ id, bindings }) =>
+    Object.entries(bindings).flatMap(([key, binding]) =>
+      key.split('/')[1] !== device && namedByBinding(binding).some((each) => each.id === device)
+        ? [`${id} ${key}`]
+        : [],
+    ),
+  );
+/** An edit after which nothing of that stands. */
+const withoutNaming = (device: string, edit: SingleEdit) =>
+  together([
+    ...naming(device).map((key): SingleEdit => {
+      const [profile = '', slot = ''] = key.split(' ');
+      return { kind: 'remove', at: `profiles/${profile}/bindings/${slot}` };
+    }),
+    edit,
+  ]);
 const anyDevice = fc.constantFrom(...setup.devices.map(({ id }) => id));
 
 test('any device is removed with what is bound to it, and nothing else; undone, it is all there again', () => {
   fc.assert(
     fc.property(anyDevice, (device) => {
-      const after = applied({ kind: 'remove', at: itemAt.device(device) });
+      const after = applied(withoutNaming(device, { kind: 'remove', at: itemAt.device(device) }));
       expect(keysOf(after, device)).toEqual([]);
+      expect(after.pages.filter((page) => page.device === device)).toEqual([]);
       for (const { id } of setup.devices.filter(({ id: other }) => other !== device)) {
-        expect(keysOf(after, id)).toEqual(keysOf(setup, id));
+        const kept = keysOf(setup, id).filter((key) => !naming(device).includes(key));
+        expect(keysOf(after, id)).toEqual(kept);
       }
     }),
   );
@@ -46,8 +68,21 @@ test('any device is copied with what is bound to it, after it, under a name of i
       const copy = copyDevice(setup, device);
       if (!copy) throw new Error(device);
       const after = applied(copy.edit);
-      const strip = (keys: readonly string[], id: string) => keys.map((key) => key.replace(`/${id}/`, '/'));
+      const pagesOf = (of: typeof setup, id: string) => of.pages.filter((page) => page.device === id);
+      const own = new Map(pagesOf(after, copy.id).map((page, i) => [page.id, pagesOf(setup, device)[i]?.id]));
+      const strip = (keys: readonly string[], id: string) =>
+        keys.map((key) =>
+          key.replace(`/${id}/`, '/').replace(/ ([^/]+)/, (_all, layer) => ` ${own.get(layer) ?? layer}`),
+        );
       expect(strip(keysOf(after, copy.id), copy.id)).toEqual(strip(keysOf(setup, device), device));
+      // The keys of the copy open the copies.
+      const { bindings = {} } = after.profiles.larkframe ?? {};
+      const opened = Object.entries(bindings).flatMap(([key, { behaviour }]) =>
+        key.includes(`/${copy.id}/`) && behaviour.kind === 'action' && behaviour.action.kind === 'page'
+          ? (behaviour.action.page ?? [])
+          : [],
+      );
+      for (const page of opened) expect(own.has(page)).toBe(true);
       const at = after.devices.findIndex(({ id }) => id === device);
       expect(after.devices[at + 1]).toMatchObject({ id: copy.id, name: `${setup.devices[at]?.name} 2` });
     }),

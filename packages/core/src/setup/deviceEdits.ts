@@ -4,6 +4,8 @@ import { slotOf } from './binding.ts';
 import { itemAt } from './edits/address.ts';
 import { bindingChanges } from './edits/changes.ts';
 import { type Edit, type SingleEdit, together } from './edits/edit.ts';
+import type { Page } from './page.ts';
+import { aboutCopies, pageCopies } from './pageCopies.ts';
 import type { Setup } from './setup.ts';
 
 /**
@@ -19,7 +21,7 @@ export function asItCame({ id, name, model, descriptor }: Device): Device | null
   return read && { ...describedInterfaces(read, id, name).device, descriptor };
 }
 
-/** Adds a copy of a device, with all that is bound to it, after it. What it is heard as stays with the first one. */
+/** Adds a copy of a device, with its pages and all that is bound to it, after it. What it is heard as stays with the first one. */
 export function copyDevice(
   setup: Setup,
   device: string,
@@ -33,11 +35,32 @@ export function copyDevice(
   const controls = found.controls.map((control) => ({ ...control, heardAs: [] }));
   const item = { ...found, id, name, controls };
   const added: SingleEdit = { kind: 'add', at: itemAt.device(id), item, after: device };
+  const taken = new Set([...setup.layers, ...setup.pages].map((other) => other.id));
+  const own = setup.pages.filter((page) => page.device === device);
+  const { pages, ids } = pageCopies(own, id, (page) => {
+    const made = freeId(page.id, taken, 'page');
+    taken.add(made);
+    return made;
+  });
   const bound = Object.values(setup.profiles).flatMap(({ id: profile, bindings }) =>
     Object.entries(bindings).flatMap(([key, binding]) => {
       const slot = slotOf(profile, key);
-      return slot?.device === device ? bindingChanges({ ...slot, device: id }, null, binding) : [];
+      if (slot?.device !== device) return [];
+      const to = { ...slot, layer: ids.get(slot.layer) ?? slot.layer, device: id };
+      return bindingChanges(to, null, aboutCopies(binding, ids, device, id));
     }),
   );
-  return { id, edit: together([added, ...bound]) };
+  return { id, edit: together([added, ...addedPages(setup, pages), ...bound]) };
+}
+
+/** The edits that add pages after all others, in their order: one that stands in another is put there when all are. */
+export function addedPages(setup: Setup, pages: readonly Page[]): readonly SingleEdit[] {
+  const added = pages.map((page, i): SingleEdit => {
+    const after = pages[i - 1]?.id ?? setup.pages.at(-1)?.id ?? null;
+    return { kind: 'add', at: itemAt.page(page.id), item: { ...page, within: null }, after };
+  });
+  const inside = pages.flatMap(({ id, within }): SingleEdit[] =>
+    within === null ? [] : [{ kind: 'set', at: itemAt.page(id), fields: { within } }],
+  );
+  return [...added, ...inside];
 }

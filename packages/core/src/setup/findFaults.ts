@@ -1,6 +1,7 @@
 import { foldName } from '../devices/index.ts';
 import { checkAction } from './checkAction.ts';
 import { faultsOfMacros } from './checkMacros.ts';
+import { faultsOfPages } from './checkPages.ts';
 import { faultOfProfile } from './checkSetup.ts';
 import type { Fault } from './fault.ts';
 import type { MacroStep } from './macro.ts';
@@ -25,6 +26,7 @@ export function findFaults(setup: Setup): readonly Fault[] {
   return [
     ...faultsOfWhole(setup),
     ...faultsOfIds(setup),
+    ...faultsOfPages(setup),
     ...Object.entries(setup.profiles).flatMap(([id, profile]) =>
       placed(['profiles', id], faultsOfProfile(setup, id, profile)),
     ),
@@ -59,7 +61,7 @@ function faultsOfWhole(setup: Setup): readonly Fault[] {
 
 /** Ids that stand twice where each may stand once. */
 function faultsOfIds(setup: Setup): readonly Fault[] {
-  const { devices, programs, layers, macros, radialMenus, profiles } = setup;
+  const { devices, programs, layers, pages, macros, radialMenus, profiles } = setup;
   const commands = [
     ...idsOf(['commonCommands'], setup.commonCommands),
     ...programs.flatMap((program, i) => idsOf(['programs', i, 'commands'], program.commands)),
@@ -67,7 +69,8 @@ function faultsOfIds(setup: Setup): readonly Fault[] {
   const lists = [
     idsOf(['devices'], devices),
     idsOf(['programs'], programs),
-    idsOf(['layers'], layers),
+    // A page stands in a slot's key where a layer does.
+    [...idsOf(['layers'], layers), ...idsOf(['pages'], pages)],
     idsOf(['macros'], macros),
     idsOf(['radialMenus'], radialMenus),
     commands,

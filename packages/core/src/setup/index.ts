@@ -3,6 +3,8 @@ export {
   actionSchema,
   type Message,
   messageSchema,
+  PAGE_CHANGES,
+  type PageChange,
   type Place,
   placeSchema,
 } from './action.ts';
@@ -36,12 +38,20 @@ export {
 // What can be wrong with a set-up, found before it is kept. Every refusal is data; `words` says it.
 export { checkAction, commandsKnown, type KnowsCommand } from './checkAction.ts';
 export { checkSteps } from './checkMacros.ts';
+export { checkPage, pagesAbove, pagesBelow } from './checkPages.ts';
 export { checkBinding } from './checkSetup.ts';
 // What is proposed rather than stored: pairs of commands, copies, the demo, a device as it came.
 export { type CommandPair, commandPairs } from './commandPairs.ts';
-export { type Copying, type CopyPlan, type CopyStep, planCopy, type RowPlace } from './copying.ts';
+export {
+  type Copying,
+  type CopyPlan,
+  type CopyStep,
+  counterpartsOf,
+  planCopy,
+  type RowPlace,
+} from './copying.ts';
 export { demoSetup } from './demo/demoSetup.ts';
-export { asItCame, copyDevice } from './deviceEdits.ts';
+export { addedPages, asItCame, copyDevice } from './deviceEdits.ts';
 // Edits: the only way a set-up changes. Each names an item by its address, and has an inverse; who applies the log of
 // them from the beginning gets the set-up again.
 export { itemAt, parseAddress, slotAt } from './edits/address.ts';
@@ -101,6 +111,8 @@ export { menuOwnerChanges } from './menuOwner.ts';
 export { newCommand, newProfile, newProgram } from './newParts.ts';
 export { type BareStep, numberItems, numberSteps } from './numbered.ts';
 // Windows are recognised by patterns, in time that grows with the title and not with the pattern's cunning.
+export { FOLDERS_DEEP, newPage, PAGE_KINDS, type Page, type PageKind, pageSchema } from './page.ts';
+export { aboutCopies, type PageCopies, pageCopies } from './pageCopies.ts';
 export { compilePattern, fitsGlob, type Pattern } from './patterns/pattern.ts';
 export type { RegexProblem } from './patterns/regexSyntax.ts';
 export { type Moving, movingEdits, type Placing, placingEdits } from './placing.ts';

@@ -7,6 +7,7 @@ export const ITEM_KINDS = [
   'command',
   'rule',
   'layer',
+  'page',
   'profile',
   'binding',
   'macro',

@@ -4,7 +4,15 @@ import type { MacroStep } from './macro.ts';
 import type { Setup } from './setup.ts';
 
 /** The kinds of things that others name by their ids. */
-export type NamedKind = 'command' | 'macro' | 'layer' | 'profile' | 'device' | 'program' | 'radial-menu';
+export type NamedKind =
+  | 'command'
+  | 'macro'
+  | 'layer'
+  | 'page'
+  | 'profile'
+  | 'device'
+  | 'program'
+  | 'radial-menu';
 /** Something that is named by its id. */
 export interface Reference {
   readonly kind: NamedKind;
@@ -22,7 +30,10 @@ const ACTION_NAMES: { readonly [Kind in Action['kind']]: NamedBy<Kind> } = {
   command: ({ command }) => [{ kind: 'command', id: command }],
   macro: ({ macro }) => [{ kind: 'macro', id: macro }],
   layer: ({ layer }) => [{ kind: 'layer', id: layer }],
-  page: ({ page }) => (page === null ? NONE : [{ kind: 'layer', id: page }]),
+  page: ({ page, device }) => [
+    ...(page === null ? NONE : [{ kind: 'page', id: page } as const]),
+    ...(device === null ? NONE : [{ kind: 'device', id: device } as const]),
+  ],
   profile: ({ profiles }) => profiles.map((id) => ({ kind: 'profile', id })),
   speed: ({ device }) => (device === null ? NONE : [{ kind: 'device', id: device }]),
   'wheel-mode': ({ device }) => (device === null ? NONE : [{ kind: 'device', id: device }]),
@@ -121,6 +132,8 @@ export function hasNamed(setup: Setup, { kind, id }: Reference): boolean {
       return among(setup.macros);
     case 'layer':
       return among(setup.layers);
+    case 'page':
+      return among(setup.pages);
     case 'profile':
       return Object.hasOwn(setup.profiles, id);
     case 'device':

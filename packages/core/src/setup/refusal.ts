@@ -1,11 +1,21 @@
 import type { Trigger } from '../devices/index.ts';
 import type { PressStyle } from './binding.ts';
 import type { ItemKind } from './itemKinds.ts';
+import type { PageKind } from './page.ts';
 
 /** Why an edit was not applied, or what is wrong with a set-up: a code with its facts. */
 export type Refusal =
   | { readonly code: 'unknown-profile'; readonly profile: string }
   | { readonly code: 'unknown-layer'; readonly layer: string }
+  | { readonly code: 'unknown-page'; readonly page: string }
+  /** A folder that was to be chosen, or a set that was to be opened. */
+  | { readonly code: 'page-kind'; readonly page: string; readonly kind: PageKind }
+  | { readonly code: 'page-of-other-device'; readonly page: string }
+  /** What a page is, or which device it is of, stays. */
+  | { readonly code: 'page-fixed'; readonly page: string }
+  | { readonly code: 'set-within'; readonly page: string }
+  | { readonly code: 'folder-circle'; readonly page: string }
+  | { readonly code: 'too-deep'; readonly page: string; readonly limit: number }
   | { readonly code: 'unknown-device'; readonly device: string }
   | { readonly code: 'unknown-control'; readonly device: string; readonly control: string }
   | {

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { deviceSchema, idSchema, nameSchema } from '../devices/index.ts';
 import { bindingSchema, colourSchema, noteSchema } from './binding.ts';
 import { macroSchema } from './macro.ts';
+import { pageSchema } from './page.ts';
 import { radialMenuSchema } from './radialMenu.ts';
 import { ruleSchema } from './rule.ts';
 import { stepsSchema } from './shortcutSchema.ts';
@@ -13,6 +14,7 @@ export const LIMITS = {
   programs: 200,
   commands: 2000,
   layers: 8,
+  pages: 500,
   macros: 500,
   radialMenus: 100,
   controls: 400,
@@ -83,7 +85,7 @@ export const profileSchema = z.strictObject({
   /** Which windows it is for; none: those of its program. */
   rules: z.array(ruleSchema).max(LIMITS.rules).default([]),
   basedOn: idSchema.nullable(),
-  /** By slot key: `layer/device/control/trigger`. */
+  /** By slot key: `layer/device/control/trigger`, where a page of the device may take the layer's place. */
   bindings: z.record(z.string().max(260), bindingSchema),
 });
 /** Bindings for a program, or for everywhere. */
@@ -110,6 +112,8 @@ export const setupSchema = z.strictObject({
   programs: z.array(programSchema).max(LIMITS.programs),
   /** From the base layer up. */
   layers: z.array(layerSchema).min(1).max(LIMITS.layers),
+  /** Of every device, each device's in the person's order. */
+  pages: z.array(pageSchema).max(LIMITS.pages).default([]),
   profiles: z.record(idSchema, profileSchema),
   macros: z.array(macroSchema).max(LIMITS.macros).default([]),
   radialMenus: z.array(radialMenuSchema).max(LIMITS.radialMenus).default([]),

@@ -6,6 +6,7 @@ export const PART_KINDS = [
   'program',
   'command',
   'layer',
+  'page',
   'profile',
   'macro',
   'radial-menu',

@@ -7,6 +7,7 @@ import {
   type Binding,
   FACE_COLOURS,
   type Guard,
+  PAGE_CHANGES,
   PRESS_STYLES,
   type Setup,
   type Slot,
@@ -68,9 +69,21 @@ export function arbitraryAction(setup: Setup, commands: readonly string[]): fc.A
     ...setup.layers.slice(1).flatMap(({ id }): Action[] => [
       { kind: 'layer', layer: id, mode: 'on' },
       { kind: 'layer', layer: id, mode: 'once' },
-      { kind: 'page', page: id },
     ]),
-    { kind: 'page', page: null },
+    ...setup.pages.map(
+      ({ id, kind }): Action => ({
+        kind: 'page',
+        change: kind === 'folder' ? 'open' : 'choose',
+        page: id,
+        device: null,
+      }),
+    ),
+    ...PAGE_CHANGES.filter((change) => change !== 'open').flatMap((change): Action[] => [
+      { kind: 'page', change, page: null, device: null },
+      ...setup.devices
+        .slice(0, 1)
+        .map(({ id }): Action => ({ kind: 'page', change, page: null, device: id })),
+    ]),
     { kind: 'drag', keys: 'Space', button: 0 },
     { kind: 'drag', keys: null, button: 2 },
     { kind: 'drag', keys: 'Ctrl+漢', button: 0 },
@@ -169,12 +182,19 @@ export const arbitraryFace = fc
 
 /** A slot of a set-up with something to put there. */
 export function arbitrarySlotBinding(setup: Setup): fc.Arbitrary<{ slot: Slot; binding: Binding }> {
-  const layer = fc.oneof(
-    { weight: 3, arbitrary: fc.constant('base') },
-    { weight: 2, arbitrary: fc.constantFrom(...setup.layers.map(({ id }) => id)) },
-  );
+  const layerOf = (device: string) =>
+    fc.oneof(
+      { weight: 3, arbitrary: fc.constant('base') },
+      {
+        weight: 4,
+        arbitrary: fc.constantFrom(
+          ...[...setup.layers, ...setup.pages.filter((page) => page.device === device)].map(({ id }) => id),
+        ),
+      },
+    );
   return fc
-    .tuple(fc.constantFrom(...Object.keys(setup.profiles)), layer, fc.constantFrom(...placesOf(setup)))
+    .tuple(fc.constantFrom(...Object.keys(setup.profiles)), fc.constantFrom(...placesOf(setup)))
+    .chain(([profile, place]) => fc.tuple(fc.constant(profile), layerOf(place.device.id), fc.constant(place)))
     .chain(([profile, layerId, { device, control, trigger }]) => {
       const slot: Slot = { profile, layer: layerId, device: device.id, control: control.id, trigger };
       const program = setup.profiles[profile]?.program;

@@ -16,6 +16,7 @@ function arbitraryPartEdit(setup: Setup): fc.Arbitrary<SingleEdit> {
   const parts = [
     ...setup.devices.map((item) => ({ at: itemAt.device, item, list: setup.devices })),
     ...setup.layers.map((item) => ({ at: itemAt.layer, item, list: setup.layers })),
+    ...setup.pages.map((item) => ({ at: itemAt.page, item, list: setup.pages })),
     ...setup.macros.map((item) => ({ at: itemAt.macro, item, list: setup.macros })),
     ...setup.radialMenus.map((item) => ({ at: itemAt.radialMenu, item, list: setup.radialMenus })),
     ...setup.programs.map((item) => ({ at: itemAt.program, item, list: setup.programs })),

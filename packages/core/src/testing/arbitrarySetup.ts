@@ -5,6 +5,7 @@ import {
   type Command,
   type Macro,
   numberSteps,
+  type Page,
   type Program,
   type Setup,
   slotKey,
@@ -64,8 +65,21 @@ const arbitraryRig: fc.Arbitrary<Setup> = fc
   .chain((others) => {
     const setup = smallSetup();
     const devices = setup.devices.filter(({ id }) => id === 'mouse' || others.includes(id));
-    return fc.tuple(...devices.map(arbitraryTuning)).map((tuned) => ({ ...setup, devices: tuned }));
+    const there = new Set(devices.map(({ id }) => id));
+    const pages = setup.pages.filter(({ device }) => there.has(device)).map(arbitraryPage);
+    return fc
+      .tuple(fc.tuple(...devices.map(arbitraryTuning)), fc.tuple(...pages))
+      .map(([tuned, ownPages]) => ({ ...setup, devices: tuned, pages: ownPages }));
   });
+
+/** A page as it is, or one that lets through and follows otherwise. */
+function arbitraryPage(page: Page): fc.Arbitrary<Page> {
+  const other = fc.record({ showsThrough: fc.boolean(), follows: fc.boolean() });
+  return fc.oneof(
+    fc.constant(page),
+    other.map((own) => ({ ...page, ...own })),
+  );
+}
 
 /** A device as it is or with settings of its own for buttons and wheel. */
 function arbitraryTuning(device: Device): fc.Arbitrary<Device> {

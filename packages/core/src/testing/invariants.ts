@@ -4,9 +4,10 @@ import {
   type EngineState,
   type Explanation,
   nextDeadline,
+  programFor,
   type Stroke,
 } from '../engine/index.ts';
-import type { Setup } from '../setup/index.ts';
+import { FOLDERS_DEEP, type Setup } from '../setup/index.ts';
 import { arbitraryHappenings, type Happens } from './arbitraryEvents.ts';
 import { arbitrarySetup } from './arbitrarySetup.ts';
 import { type RunWithEdits, runAll } from './runAll.ts';
@@ -31,6 +32,7 @@ export function checkInvariants({ setup, happenings }: Scenario): void {
   downsAgree(run.strokes, run.state);
   sameWhenCutUp(setup, happenings, run.strokes);
   inOrderOfTime(run.strokes);
+  pagesBelong(setup, happenings);
   const reset = runAll(setup, [...happenings, { kind: 'reset', t: end }]);
   nothingHeld(reset.state, 'after reset');
   for (const explanation of run.explanations) explanationAgrees(explanation);
@@ -122,14 +124,32 @@ function inOrderOfTime(strokes: readonly Stroke[]): void {
   );
 }
 
+/** Folders that are open are there, on their device, of the program in front or of none, and not too many. */
+function pagesBelong(setup: Setup, happenings: readonly Happens[]): void {
+  runAll(setup, happenings, (state, now) => {
+    for (const [device, open] of Object.entries(state.folders)) {
+      const pages = open.map((id) => now.setup.pages.find((page) => page.id === id));
+      const front = programFor(now, state, device);
+      const fits = pages.every(
+        (page) =>
+          page?.kind === 'folder' &&
+          page.device === device &&
+          (page.program === null || page.program === front),
+      );
+      must(fits && open.length > 0 && open.length <= FOLDERS_DEEP, `pages: ${open.join()} open on ${device}`);
+    }
+    return state;
+  });
+}
+
 /** 5: nothing is held, nothing is pending. */
 function nothingHeld(state: EngineState, when: string): void {
   const { down, held, latched, waiting, confirmations, deadlines, turned, sliderValues, running } = state;
-  const { layerHolds, once, pages, speedHolds, wheelModeHolds, radial } = state;
+  const { layerHolds, once, folders, sets, speedHolds, wheelModeHolds, radial } = state;
   const sounding = Object.fromEntries(Object.entries(state.springs).filter(([, { silent }]) => !silent));
   const left = {
     ...{ down, held, latched, waiting, confirmations, turned, sliderValues, running },
-    ...{ layerHolds, pages, speedHolds, wheelModeHolds, sounding },
+    ...{ layerHolds, folders, sets, speedHolds, wheelModeHolds, sounding },
   };
   for (const [name, record] of Object.entries(left)) {
     must(Object.keys(record).length === 0, `5: ${when} there is still something ${name}`);

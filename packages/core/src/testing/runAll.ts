@@ -1,5 +1,6 @@
 import {
   advance,
+  type Compiled,
   compile,
   type EngineEvent,
   type EngineState,
@@ -28,7 +29,7 @@ export interface RunWithEdits {
 export function runAll(
   setup: Setup,
   happenings: readonly Happens[],
-  between: (state: EngineState) => EngineState = (state) => state,
+  between: (state: EngineState, compiled: Compiled) => EngineState = (state) => state,
 ): RunWithEdits {
   let current = setup;
   let compiled = compile(setup, null, SMALL_KEYBOARDS);
@@ -36,7 +37,7 @@ export function runAll(
   const explanations: Explanation[] = [];
   const take = (event: EngineEvent) => {
     const stepped = step(compiled, state, event);
-    state = between(stepped.state);
+    state = between(stepped.state, compiled);
     explanations.push(...stepped.due, stepped.explanation);
   };
   for (const each of happenings) {

@@ -18,8 +18,10 @@ import {
   EVERYWHERE,
   executableRule,
   type Macro,
+  newPage,
   numberItems,
   numberSteps,
+  type Page,
   type RadialMenu,
   type Setup,
 } from '../setup/index.ts';
@@ -121,9 +123,38 @@ export function smallMenus(): RadialMenu[] {
   ];
 }
 
+/** Folders in each other and of a program, and sets of two programs and of none, on three devices. */
+export function smallPages(): Page[] {
+  return [
+    newPage({ id: 'drawer', device: 'pad', kind: 'folder', name: 'Drawer' }),
+    newPage({
+      id: 'inner',
+      device: 'pad',
+      kind: 'folder',
+      name: 'Inner',
+      within: 'drawer',
+      showsThrough: true,
+    }),
+    newPage({ id: 'lark-drawer', device: 'pad', kind: 'folder', name: 'Larks', program: 'larkframe' }),
+    newPage({
+      id: 'frames',
+      device: 'dial',
+      kind: 'set',
+      name: 'Frames',
+      program: 'larkframe',
+      follows: true,
+    }),
+    newPage({ id: 'strip', device: 'dial', kind: 'set', name: 'Strip', program: 'larkframe' }),
+    newPage({ id: 'sizes', device: 'dial', kind: 'set', name: 'Sizes', program: 'brindle' }),
+    newPage({ id: 'words', device: 'dial', kind: 'set', name: 'Words' }),
+    newPage({ id: 'near', device: 'mouse', kind: 'set', name: 'Near' }),
+    newPage({ id: 'paints', device: 'mouse', kind: 'folder', name: 'Paints', program: 'brindle' }),
+  ];
+}
+
 const PROGRAMS: readonly string[] = ['larkframe', 'brindle', 'hushbox'];
 
-/** Three of the demo's programs with the small rig, three layers, macros, a menu, and nothing bound. */
+/** Three of the demo's programs with the small rig, three layers, pages, macros, a menu, and nothing bound. */
 export function smallSetup(): Setup {
   const demo = demoSetup();
   const profiles = Object.fromEntries(
@@ -152,6 +183,7 @@ export function smallSetup(): Setup {
         bindings: {},
       },
     },
+    pages: smallPages(),
     macros: smallMacros(),
     radialMenus: smallMenus(),
   };

@@ -5,6 +5,7 @@ import {
   commandOf,
   commandOfIntent,
   type Family,
+  type PageChange,
   type Profile,
   type Setup,
 } from '../setup/index.ts';
@@ -13,6 +14,7 @@ import {
   intentName,
   layerName,
   macroName,
+  pageName,
   profileName,
   programName,
   radialMenuName,
@@ -160,7 +162,7 @@ function actionName(setup: Setup, action: Named): string {
     case 'layer':
       return `Layer ${layerName(setup, action.layer)}${action.mode === 'once' ? ', once' : ''}`;
     case 'page':
-      return action.page === null ? 'Page back' : `Page ${layerName(setup, action.page)}`;
+      return pageActionName(setup, action);
     case 'profile':
       return profileWords(setup, action);
     case 'speed':
@@ -181,6 +183,24 @@ function actionName(setup: Setup, action: Named): string {
         : `MIDI controller ${action.message.controller}`;
   }
 }
+
+/** What is done with pages; a device is named where it may be another than the control's own. */
+function pageActionName(setup: Setup, { change, page, device }: Extract<Action, { kind: 'page' }>): string {
+  if (page !== null) return `${change === 'open' ? 'Open' : 'Set'} ${pageName(setup, page)}`;
+  const name = PAGE_NAMES[change];
+  return device === null ? name : `${name}, ${deviceName(setup, device)}`;
+}
+
+/** By what is done, where no page is named. */
+const PAGE_NAMES: Readonly<Record<PageChange, string>> = {
+  open: 'Open a folder',
+  back: 'Back a page',
+  home: 'Close all folders',
+  'next-set': 'Next set',
+  'previous-set': 'Previous set',
+  choose: 'Home set',
+  ask: 'Choose a set',
+};
 
 /** A mouse button as people say it, by its number; "button 3" is what drivers say. */
 export function buttonName(button: number): string {

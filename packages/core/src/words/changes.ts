@@ -1,8 +1,16 @@
 import { WHEEL_MODES } from '../devices/index.ts';
-import type { StateChange } from '../engine/index.ts';
+import type { MenuOf, StateChange } from '../engine/index.ts';
 import type { NoKey } from '../keys/layouts/index.ts';
 import type { Setup } from '../setup/index.ts';
-import { deviceName, intentName, layerName, macroName, programName, radialMenuName } from './names.ts';
+import {
+  deviceName,
+  intentName,
+  layerName,
+  macroName,
+  pageName,
+  programName,
+  radialMenuName,
+} from './names.ts';
 
 /** What the engine changed of its own, in words; nothing for what is told otherwise. */
 export function changeWords(setup: Setup, change: StateChange): string[] {
@@ -14,7 +22,9 @@ export function changeWords(setup: Setup, change: StateChange): string[] {
     case 'layer':
       return [`Layer ${layerName(setup, change.layer)} is ${change.on ? 'on' : 'off'}.`];
     case 'page':
-      return [change.page === null ? 'Back to the first page.' : `Page ${layerName(setup, change.page)}.`];
+      return [`${deviceName(setup, change.device)} shows ${shownWords(setup, change)}.`];
+    case 'no-page':
+      return [noPageWords(setup, change)];
     case 'speed':
       return [`Pointer speed ${change.at + 1}.`];
     case 'wheel-mode':
@@ -40,13 +50,17 @@ export function changeWords(setup: Setup, change: StateChange): string[] {
       return [`${programName(setup, change.program)} has no command for ${intent}: nothing is sent.`];
     }
     case 'radial-open':
-      return [`${radialMenuName(setup, change.menu)} opens.`];
+      return [
+        change.of.kind === 'menu'
+          ? `${radialMenuName(setup, change.of.menu)} opens.`
+          : `The sets of ${deviceName(setup, change.of.device)} are shown to choose from.`,
+      ];
     case 'radial-highlight': {
-      const item = itemName(setup, change.menu, change.item);
+      const item = itemName(setup, change.of, change.item);
       return [item ? `${item} is highlighted.` : 'Nothing is highlighted.'];
     }
     case 'radial-closed': {
-      const item = itemName(setup, change.menu, change.item);
+      const item = itemName(setup, change.of, change.item);
       return [item ? `${item} is chosen.` : 'The menu closes.'];
     }
   }
@@ -59,8 +73,35 @@ function noKeyWords(shortcut: string, { keysBy }: NoKey, layout: string): string
     : `${shortcut} was not sent: it cannot be typed on ${layout}.`;
 }
 
+/** The folder on top, else the set. */
+function shownWords(setup: Setup, { folder, set }: Extract<StateChange, { kind: 'page' }>): string {
+  if (folder !== null) return `the folder ${pageName(setup, folder)}`;
+  return set === null ? HOME : `the set ${pageName(setup, set)}`;
+}
+
+/** What a device shows without a page. */
+const HOME = 'its home page';
+
+/** Why no page came or went. */
+function noPageWords(setup: Setup, { why, page, device }: Extract<StateChange, { kind: 'no-page' }>): string {
+  switch (why) {
+    case 'none-open':
+      return 'No folder is open.';
+    case 'no-sets':
+      return `${deviceName(setup, device)} has no sets here.`;
+    case 'other-program': {
+      const found = setup.pages.find(({ id }) => id === page);
+      return `${found?.name ?? page} belongs to ${programName(setup, found?.program ?? '')}, which is not in front.`;
+    }
+  }
+}
+
 /** An item's label; null where the menu has been edited meanwhile. */
-function itemName(setup: Setup, menu: string, item: number | null): string | null {
-  const items = setup.radialMenus.find(({ id }) => id === menu)?.items ?? [];
-  return item === null ? null : (items[item]?.label ?? null);
+function itemName(setup: Setup, of: MenuOf, item: number | null): string | null {
+  if (item === null) return null;
+  if (of.kind === 'sets') {
+    const set = of.sets[item];
+    return set === undefined ? null : set === null ? 'Home' : pageName(setup, set);
+  }
+  return setup.radialMenus.find(({ id }) => id === of.menu)?.items[item]?.label ?? null;
 }

@@ -75,8 +75,9 @@ function itemWords(setup: Setup, edit: SingleEdit): string {
 function topName(setup: Setup, kind: ItemKind, id: string): string {
   if (kind === 'profile') return profileName(setup, id);
   if (kind === 'command') return commandName(setup, id) ?? id;
-  const lists = [setup.devices, setup.programs, setup.layers, setup.macros, setup.radialMenus];
-  const kinds: readonly ItemKind[] = ['device', 'program', 'layer', 'macro', 'radial-menu'];
+  const { devices, programs, layers, pages, macros, radialMenus } = setup;
+  const lists = [devices, programs, layers, pages, macros, radialMenus];
+  const kinds: readonly ItemKind[] = ['device', 'program', 'layer', 'page', 'macro', 'radial-menu'];
   const list = lists[kinds.indexOf(kind)] ?? [];
   return list.find((item) => item.id === id)?.name ?? id;
 }
@@ -99,6 +100,7 @@ function innerName(setup: Setup, kind: ItemKind, owner: string, id: string): str
     case 'program':
     case 'rule':
     case 'layer':
+    case 'page':
     case 'profile':
     case 'binding':
     case 'macro':

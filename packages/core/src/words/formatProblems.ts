@@ -36,6 +36,8 @@ const VALUE_WORDS: Readonly<Record<ValueProblem, string>> = {
   line: 'This must be text on one line.',
   'osc-address': 'An OSC address begins with / and has none of # * , ? [ ] { } and no spaces in it.',
   'pin-one': 'To stay with a profile, name exactly one.',
+  'page-open': 'To open a folder, name it.',
+  'page-named': 'A page is named only to open or choose it, and says itself which device it is of.',
   'range-order': '“from” must be less than “to”.',
   'rule-empty': 'A rule needs an executable, a class or a title to compare.',
   'shape-path': 'This is no SVG path: only its letters, numbers and separators may stand in it.',

@@ -9,6 +9,7 @@ export const ITEM_WORDS: Readonly<Record<ItemKind, string>> = {
   command: 'command',
   rule: 'rule',
   layer: 'layer',
+  page: 'page',
   profile: 'profile',
   binding: 'binding',
   macro: 'macro',

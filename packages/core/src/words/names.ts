@@ -21,6 +21,10 @@ export function deviceName(setup: Setup, id: string): string {
 export function layerName(setup: Setup, id: string): string {
   return nameIn(setup.layers, id);
 }
+/** A page’s name, or its id where it is gone. */
+export function pageName(setup: Setup, id: string): string {
+  return nameIn(setup.pages, id);
+}
 /** A macro’s name, or its id where it is gone. */
 export function macroName(setup: Setup, id: string): string {
   return nameIn(setup.macros, id);

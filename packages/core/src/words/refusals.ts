@@ -8,6 +8,7 @@ const LIMIT_WORDS: Readonly<Record<keyof typeof LIMITS, string>> = {
   programs: 'programs',
   commands: 'commands in one program',
   layers: 'layers',
+  pages: 'pages',
   macros: 'macros',
   radialMenus: 'radial menus',
   bindingsOfProfile: 'bindings in one profile',
@@ -24,6 +25,22 @@ export function refusalWords(refusal: Refusal): string {
       return `There is no profile “${refusal.profile}” any more.`;
     case 'unknown-layer':
       return `There is no layer “${refusal.layer}”.`;
+    case 'unknown-page':
+      return `There is no page “${refusal.page}” any more.`;
+    case 'page-kind':
+      return refusal.kind === 'folder'
+        ? `“${refusal.page}” is a folder: it is opened, not chosen.`
+        : `“${refusal.page}” is a set: it is chosen, not opened.`;
+    case 'page-of-other-device':
+      return `The page “${refusal.page}” belongs to another device. Copy it there instead.`;
+    case 'page-fixed':
+      return `“${refusal.page}” stays what it is and on its device. Copy what is on it instead.`;
+    case 'set-within':
+      return `“${refusal.page}” is a set: only folders stand in other pages.`;
+    case 'folder-circle':
+      return `“${refusal.page}” would stand in itself by way of others.`;
+    case 'too-deep':
+      return `Folders stand at most ${refusal.limit} deep in each other; “${refusal.page}” would be deeper.`;
     case 'unknown-device':
       return `There is no device “${refusal.device}” in the rig.`;
     case 'unknown-control':

@@ -10,6 +10,7 @@ import {
   deviceName,
   layerName,
   macroName,
+  pageName,
   profileName,
   programName,
   triggerNameIn,
@@ -62,6 +63,11 @@ function reasonOf(setup: Setup, { outcome, event, changes }: Explanation): strin
       return outcome.nudged.map((resolution) => decidedWords(setup, resolution)).join(' ');
     case 'menu':
       return '';
+    case 'menu-turned': {
+      const { steps, remainder, stepDegrees } = outcome;
+      if (steps > 0) return 'It goes round the sets.';
+      return `${tidy(Math.abs(remainder))}° of ${tidy(stepDegrees)}° to the next set.`;
+    }
     case 'macro':
       return `${macroName(setup, outcome.macro)} goes on.`;
     case 'let-go': {
@@ -157,8 +163,14 @@ function stepWords(degrees: number, outcome: Extract<Outcome, { kind: 'turned' }
   return ` ${steps} ${many} of ${tidy(stepDegrees)}°${kept}.`;
 }
 
+/** Nothing is set on the folder, and it lets nothing through. */
+export function coveredWords(setup: Setup, folder: string): string {
+  return `Nothing is set for it in the folder ${pageName(setup, folder)}, so nothing is sent.`;
+}
+
 /** `Larkframe, base layer.` and what it does; or that nothing is set. */
-function decidedWords(setup: Setup, { decided }: Resolution): string {
+function decidedWords(setup: Setup, { decided, covered }: Resolution): string {
+  if (covered !== null) return coveredWords(setup, covered);
   if (!decided) return 'Nothing is set, so it does what it does by itself.';
   const place = `${profileName(setup, decided.profile)}, ${layerWords(setup, decided.layer)}`;
   const { behaviour } = decided.binding;
@@ -177,6 +189,8 @@ function offWords(setup: Setup, heardBy: readonly string[]): string {
 
 /** `base layer`. */
 export function layerWords(setup: Setup, id: string): string {
+  const page = setup.pages.find((each) => each.id === id);
+  if (page) return `${page.kind} ${page.name}`;
   return `${layerName(setup, id).toLowerCase()} layer`;
 }
 

@@ -2,11 +2,12 @@ import { nextUnder, type Resolution } from '../resolve/index.ts';
 import type { Setup } from '../setup/index.ts';
 import { describeAction } from './actions.ts';
 import { profileName } from './names.ts';
-import { layerWords } from './why.ts';
+import { coveredWords, layerWords } from './why.ts';
 
 /** Why a cell does what it does: where it is set, and what would apply without it. */
 export function whyThisOne(setup: Setup, resolution: Resolution, asked: string): string {
-  const { decided } = resolution;
+  const { decided, covered } = resolution;
+  if (covered !== null) return coveredWords(setup, covered);
   if (!decided) return 'Nothing is set here or below, so the control does what it does by itself.';
   const place = profileName(setup, decided.profile);
   const layer = layerWords(setup, decided.layer);

@@ -8,10 +8,18 @@ import { bare } from './setupState.ts';
  */
 const PREFIX = 'nimble-lever:waiting:';
 
-/** What a page keeps, in the order it was made. Version 1 kept a bare list of entries with whole items. */
+/**
+ * What a page keeps, in the order it was made. Version 1 kept a bare list of entries with whole items; in version 2
+ * layers could be shown as pages.
+ */
 const keptSchema = z.strictObject({
-  version: z.literal(2),
+  version: z.literal(3),
   entries: z.array(z.strictObject({ made: z.number(), entry: entrySchema })),
+});
+/** How the second version kept them. */
+const kept2Schema = z.object({
+  version: z.literal(2),
+  entries: z.array(z.object({ made: z.number(), entry: z.looseObject({}) })),
 });
 /** How the first version kept them: all in one list. */
 const kept1Schema = z.array(
@@ -49,7 +57,7 @@ export function keepEntries(setUp: string, page: string, entries: readonly Entry
       made.clear();
     } else {
       const kept = entries.map((entry) => ({ made: madeAt(entry.id), entry: bare(entry) }));
-      localStorage.setItem(name, JSON.stringify({ version: 2, entries: kept }));
+      localStorage.setItem(name, JSON.stringify({ version: 3, entries: kept }));
     }
   } catch {
     // A full or forbidden store: the entries are still in memory and still sent.
@@ -86,6 +94,15 @@ export async function takeKeptEntries(
 async function readKept(json: unknown, author: Author, setup: Setup) {
   const kept = keptSchema.safeParse(json);
   if (kept.success) return kept.data.entries;
+  const kept2 = kept2Schema.safeParse(json).data;
+  if (kept2) {
+    const { editWithPages } = await import('@nimble-lever/core/setup/version2');
+    const entries = kept2.entries.map(({ made: at, entry }) => ({
+      made: at,
+      entry: 'edit' in entry ? { ...entry, edit: editWithPages(setup, entry.edit) } : entry,
+    }));
+    return keptSchema.safeParse({ version: 3, entries }).data?.entries ?? null;
+  }
   const old = kept1Schema.safeParse(json);
   if (!old.success) return null;
   const { upcastPair } = await import('@nimble-lever/core/setup/version1');

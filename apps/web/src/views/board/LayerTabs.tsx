@@ -156,7 +156,7 @@ export function LayerTabs() {
   );
 }
 
-/** Whether some control turns a layer on, or shows it as a page. */
+/** Whether some control turns a layer on. */
 function isTurnedOn({ profiles, macros }: Setup, layer: string): boolean {
   const inMacro = macros.some(({ steps }) =>
     steps.some((step) => step.kind === 'layer' && step.layer === layer),
@@ -167,10 +167,7 @@ function isTurnedOn({ profiles, macros }: Setup, layer: string): boolean {
       Object.values(bindings).some(({ behaviour }) => {
         if (behaviour.kind !== 'action') return false;
         const { action } = behaviour;
-        return (
-          (action.kind === 'layer' && action.layer === layer) ||
-          (action.kind === 'page' && action.page === layer)
-        );
+        return action.kind === 'layer' && action.layer === layer;
       }),
     )
   );

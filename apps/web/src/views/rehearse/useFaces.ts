@@ -1,5 +1,5 @@
 import type { Device } from '@nimble-lever/core/devices';
-import { resolutionNow } from '@nimble-lever/core/engine';
+import { pagesOn, resolutionNow } from '@nimble-lever/core/engine';
 import { describeActionIn } from '@nimble-lever/core/words';
 import { useMemo } from 'react';
 import { selectCompiled, selectSetup } from '../../app/setup/selectors.ts';
@@ -11,8 +11,10 @@ export function useFaces(device: Device): ReadonlyMap<string, ControlFace> {
   const setup = useAppSelector(selectSetup);
   const compiled = useAppSelector(selectCompiled);
   const engine = useAppSelector((state) => state.engine.engine);
-  const { profile: id, layers, pages } = engine;
-  const page = pages[device.id];
+  const { profile: id, layers } = engine;
+  const pages = pagesOn(compiled, engine, device.id)
+    .map((page) => page.id)
+    .join();
   // biome-ignore lint/correctness/useExhaustiveDependencies: of the engine's state only what decides about faces.
   return useMemo(() => {
     const profile = setup.profiles[id];
@@ -34,5 +36,5 @@ export function useFaces(device: Device): ReadonlyMap<string, ControlFace> {
       faces.set(control.id, { label, icon: face?.icon ?? null, colour: face?.colour ?? null });
     }
     return faces;
-  }, [setup, compiled, id, layers, page, device]);
+  }, [setup, compiled, id, layers, pages, device]);
 }

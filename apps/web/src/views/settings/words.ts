@@ -48,6 +48,7 @@ export const WORDS = {
     program: 'Program',
     command: 'Command',
     layer: 'Layer',
+    page: 'Page',
     profile: 'Profile',
     macro: 'Macro',
     'radial-menu': 'Radial menu',
@@ -58,7 +59,7 @@ export const WORDS = {
   removeAll: 'Remove all of them',
   start: 'Start afresh',
   startMeans: (name: string) =>
-    `Takes devices, programs, profiles, layers, macros and menus out of “${name}” and leads through the first steps. It is one edit: Undo brings all of it back.`,
+    `Takes devices, programs, profiles, layers, pages, macros and menus out of “${name}” and leads through the first steps. It is one edit: Undo brings all of it back.`,
   startEmpty: 'Start with an empty set-up',
   newName: 'My desk',
 } as const;

@@ -3,6 +3,7 @@ import type { Macro } from '../macro.ts';
 import { numberItems, numberSteps } from '../numbered.ts';
 import type { RadialMenu } from '../radialMenu.ts';
 import { BASE_LAYER, type Setup } from '../setup.ts';
+import { demoPages } from './pages.ts';
 import {
   brindleProfile,
   everywhere,
@@ -37,6 +38,7 @@ const MODELS = [
   'shuttle',
   'three-pedals',
   'wall-panel',
+  'six-pad',
 ] as const;
 
 /** The rig: the mouse can be used at two computers. */
@@ -112,6 +114,7 @@ export function demoSetup(): Setup {
       { id: BASE_LAYER, name: 'Base' },
       { id: FAR, name: 'Far' },
     ],
+    pages: demoPages(),
     profiles: Object.fromEntries(profiles.map((profile) => [profile.id, profile])),
     macros: [holdFrame()],
     radialMenus: [paints()],

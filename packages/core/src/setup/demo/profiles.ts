@@ -1,5 +1,6 @@
 import { acting, OFF } from '../binding.ts';
 import { EVERYWHERE, type Profile } from '../setup.ts';
+import { BRUSH, CANVAS, CLIPBOARD, FILM_STRIP, FRAMES, PUPPET, SHOT, WORDS } from './pages.ts';
 import {
   command,
   dialPress,
@@ -9,11 +10,13 @@ import {
   knob,
   mouse,
   padKey,
+  page,
   panel,
   pedal,
   profile,
   type Row,
   shuttle,
+  sixKey,
   tablet,
   tap,
   turnBack,
@@ -58,6 +61,9 @@ export const everywhere = (): Profile =>
         acting({ kind: 'program', program, launch: true }, 'tap'),
       ],
     ),
+    [sixKey(1), page('ask', null, 'bench-dial'), { face: face('Dial sets', 'layers', 'plum') }],
+    [sixKey(2), page('next-set', null, 'bench-dial'), { face: face('Next set', 'repeat-2', 'plum') }],
+    [sixKey(3), acting({ kind: 'show', device: null }, 'follow'), { face: face('Show all', 'eye', 'ink') }],
     [panel('cell-12'), acting({ kind: 'profile', change: 'automatic', profiles: [] }, 'tap')],
   ]);
 
@@ -96,6 +102,19 @@ export const larkframeProfile = (): Profile =>
     [shuttle('key-9'), acting({ kind: 'macro', macro: HOLD_FRAME }, 'tap')],
     [turnOn, tap('larkframe-last'), { layer: FAR }],
     [turnBack, tap('larkframe-first'), { layer: FAR }],
+    [turnOn, tap('larkframe-step-on'), { layer: FRAMES, face: face('Frame on', 'skip-forward', 'ink') }],
+    [turnBack, tap('larkframe-step-back'), { layer: FRAMES, face: face('Frame back', 'skip-back', 'ink') }],
+    [dialPress, command('larkframe-double'), { layer: FRAMES, face: face('Double', 'copy', 'green') }],
+    [turnOn, tap('larkframe-last'), { layer: FILM_STRIP }],
+    [turnBack, tap('larkframe-first'), { layer: FILM_STRIP }],
+    [dialPress, command('larkframe-play'), { layer: FILM_STRIP, face: face('Play', 'play', 'green') }],
+    [sixKey(6), page('open', SHOT), { face: face('Shot', 'film', 'green') }],
+    [sixKey(1), command('larkframe-take'), { layer: SHOT, face: face('Take', 'camera', 'green') }],
+    [sixKey(2), command('larkframe-double'), { layer: SHOT, face: face('Double', 'copy', 'plum') }],
+    [sixKey(3), command('larkframe-onion'), { layer: SHOT, face: face('Onion', 'layers', 'teal') }],
+    [sixKey(4), command('larkframe-guides'), { layer: SHOT, face: face('Guides', 'grid-3x3', 'teal') }],
+    [sixKey(5), command('larkframe-light'), { layer: SHOT, face: face('Light', 'sun', 'teal') }],
+    [sixKey(6), page('back'), { layer: SHOT, face: face('Back', 'corner-up-left', 'ink') }],
   ]);
 
 /** Brush sizes on the dial, colours on a ring, the pen hovering and touching. */
@@ -122,6 +141,23 @@ export const brindleProfile = (): Profile =>
     [tablet('strip', 'slide-down'), tap('brindle-smaller')],
     [tablet('upper-switch'), command('brindle-hand')],
     [tablet('upper-switch', 'touch-press'), command('brindle-zoom-in')],
+    [turnOn, tap('brindle-larger'), { layer: BRUSH, face: face('Larger', 'plus', 'amber') }],
+    [turnBack, tap('brindle-smaller'), { layer: BRUSH, face: face('Smaller', 'minus', 'amber') }],
+    [dialPress, command('brindle-brush'), { layer: BRUSH, face: face('Brush', 'brush', 'amber') }],
+    [turnOn, tap('brindle-zoom-in'), { layer: CANVAS }],
+    [turnBack, tap('brindle-zoom-out'), { layer: CANVAS }],
+    [dialPress, command('brindle-fit'), { layer: CANVAS }],
+    [sixKey(6), page('open', PUPPET), { face: face('Puppet', 'brush', 'amber') }],
+    [sixKey(1), command('brindle-brush'), { layer: PUPPET, face: face('Brush', 'brush', 'amber') }],
+    [sixKey(2), command('brindle-eraser'), { layer: PUPPET, face: face('Eraser', 'eraser', 'amber') }],
+    [sixKey(3), command('brindle-next-colour'), { layer: PUPPET, face: face('Colour', 'palette', 'amber') }],
+    [
+      sixKey(4),
+      command('brindle-mirror'),
+      { layer: PUPPET, face: face('Mirror', 'flip-horizontal-2', 'teal') },
+    ],
+    [sixKey(5), command('brindle-upright'), { layer: PUPPET, face: face('Upright', 'rotate-ccw', 'teal') }],
+    [sixKey(6), page('back'), { layer: PUPPET, face: face('Back', 'corner-up-left', 'ink') }],
   ]);
 
 /** Scrubbing on dial, ring and jog; markers on the shuttle’s keys. */
@@ -171,6 +207,12 @@ export const quillboardProfile = (): Profile =>
     [dialPress, command('quillboard-bold')],
     [padKey(5), command('quillboard-select-on')],
     [padKey(6), command('quillboard-select-back')],
+    [turnOn, tap('quillboard-select-on'), { layer: WORDS }],
+    [turnBack, tap('quillboard-select-back'), { layer: WORDS }],
+    [dialPress, command('quillboard-capitals'), { layer: WORDS }],
+    [turnOn, tap('quillboard-paste'), { layer: CLIPBOARD }],
+    [turnBack, tap('quillboard-copy'), { layer: CLIPBOARD }],
+    [dialPress, command('quillboard-cut'), { layer: CLIPBOARD }],
   ]);
 
 /** Tabs and pages. */

@@ -1,4 +1,5 @@
 import type { Trigger } from '../../devices/index.ts';
+import type { PageChange } from '../action.ts';
 import { acting, type Behaviour, type Binding, type Face, type Guard, slotKey } from '../binding.ts';
 import { BASE_LAYER, type Profile } from '../setup.ts';
 
@@ -8,6 +9,7 @@ export type Place = readonly [device: string, control: string, trigger: Trigger]
 export type Row = readonly [
   place: Place,
   behaviour: Behaviour,
+  /** On a layer or a page instead of the base layer. */
   extra?: { face?: Face; note?: string; layer?: string },
 ];
 
@@ -33,6 +35,7 @@ export const at =
   (control: string, trigger: Trigger = 'press'): Place => [device, control, trigger];
 export const tablet = at('pen-tablet');
 export const shuttle = at('shuttle');
+export const sixKey = (number: number): Place => ['six-pad', `key-${number}`, 'press'];
 export const pedal = at('three-pedals');
 export const panel = at('wall-panel');
 
@@ -46,6 +49,9 @@ export const guarded = (id: string, guard: Guard): Behaviour => ({
 /** A fader that sends its value to a program's OSC address (Open Sound Control 1.0). */
 export const fader = (address: string): Behaviour =>
   acting({ kind: 'message', message: { protocol: 'osc', address, low: 0, high: 1 } }, 'tap');
+/** Opens a folder, or goes about the pages of the control's own device or another. */
+export const page = (change: PageChange, to: string | null = null, device: string | null = null): Behaviour =>
+  acting({ kind: 'page', change, page: to, device }, 'tap');
 export const wheel = (ticks: number): Behaviour => acting({ kind: 'wheel', ticks, axis: 'vertical' }, 'tap');
 
 export const face = (label: string, icon: string | null, colour: Face['colour']): Face => ({

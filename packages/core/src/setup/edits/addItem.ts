@@ -1,7 +1,9 @@
 import { ok, refuse } from '../../result.ts';
 import { checkMacros } from '../checkMacros.ts';
+import { checkPage } from '../checkPages.ts';
 import { checkBasedOn, checkProfile } from '../checkSetup.ts';
 import { type MacroStep, stepIds } from '../macro.ts';
+import type { Page } from '../page.ts';
 import type { RadialItem, RadialMenu } from '../radialMenu.ts';
 import { hasNamed } from '../references.ts';
 import type { Refusal } from '../refusal.ts';
@@ -63,6 +65,7 @@ function isSetAside(setup: Setup, { kind, last }: Target): boolean {
     case 'program':
     case 'command':
     case 'layer':
+    case 'page':
     case 'profile':
     case 'macro':
     case 'radial-menu': {
@@ -108,10 +111,13 @@ function checkBefore(setup: Setup, { kind, above }: Target, item: Item): Refusal
       return firstTwice(idsOf(item.controls as { id: string }[]));
     case 'profile':
       return firstTwice(idsOf((item as unknown as Profile).rules));
+    case 'layer':
+      return firstTwice([String(item.id)], new Set(idsOf(setup.pages)));
+    case 'page':
+      return firstTwice([String(item.id)], new Set(idsOf(setup.layers)));
     case 'setup':
     case 'control':
     case 'rule':
-    case 'layer':
     case 'binding':
     case 'radial-item':
     case 'unreadable':
@@ -133,6 +139,8 @@ function checkAfter(setup: Setup, { kind, above }: Target, item: OwnItem): Refus
       return checkItemOf(setup, above, item as unknown as RadialItem);
     case 'layer':
       return setup.layers[0]?.id === BASE_LAYER ? null : { code: 'base-layer-missing' };
+    case 'page':
+      return checkPage(setup, item as unknown as Page);
     case 'setup':
     case 'device':
     case 'control':

@@ -78,6 +78,7 @@ export const itemAt = {
   control: (device: string, control: string): Address => `devices/${device}/controls/${control}`,
   program: (program: string): Address => `programs/${program}`,
   layer: (layer: string): Address => `layers/${layer}`,
+  page: (page: string): Address => `pages/${page}`,
   profile: (profile: string): Address => `profiles/${profile}`,
   binding: ({ profile, layer, device, control, trigger }: Slot): Address =>
     `profiles/${profile}/bindings/${slotKey(layer, device, control, trigger)}`,

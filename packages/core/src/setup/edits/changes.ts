@@ -15,7 +15,7 @@ export function changesOf(at: Address, before: Item, after: Item): readonly Sing
   const fields: Record<string, unknown> = {};
   const names = Object.keys(after).filter((name) => name !== 'id' && !Object.hasOwn(lists, name));
   for (const name of names) {
-    if (kind === 'binding' && name === 'face')
+    if ((kind === 'binding' || kind === 'page') && name === 'face')
       addFace(fields, before.face as Face | null, after.face as Face | null);
     else addChanged(fields, name, name, before[name], after[name]);
   }

@@ -5,8 +5,8 @@ import { addressSchema, type ParsedAddress, parseAddress } from './address.ts';
 import { fieldSchema } from './fields.ts';
 import { shapeOf } from './items.ts';
 
-/** The version of edits as they are sent and kept. Older ones are brought up to date by `upcastEdit`. */
-export const EDIT_FORMAT = 2;
+/** The version of edits as they are sent and kept. Older ones are brought up to date by `upcastPair` and `upcastPair2`. */
+export const EDIT_FORMAT = 3;
 
 /** The most fields one edit sets, and the most edits that apply as one. */
 const MOST_FIELDS = 100;

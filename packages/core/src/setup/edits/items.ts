@@ -3,6 +3,7 @@ import { controlSchema, deviceSchema } from '../../devices/index.ts';
 import { bindingSchema } from '../binding.ts';
 import type { ItemKind } from '../itemKinds.ts';
 import { macroSchema, ownStepSchema, stepSchema } from '../macro.ts';
+import { pageSchema } from '../page.ts';
 import { radialItemSchema, radialMenuSchema } from '../radialMenu.ts';
 import { ruleSchema } from '../rule.ts';
 import {
@@ -47,6 +48,7 @@ export const ITEMS = {
       commonCommands: array('command', 'commands'),
       programs: array('program', 'programs'),
       layers: array('layer', 'layers'),
+      pages: array('page', 'pages'),
       profiles: { of: 'profile', as: 'record', limit: null },
       macros: array('macro', 'macros'),
       radialMenus: array('radial-menu', 'radialMenus'),
@@ -67,6 +69,7 @@ export const ITEMS = {
   command: { whole: commandSchema, own: commandSchema, lists: {} },
   rule: { whole: ruleSchema, own: ruleSchema, lists: {} },
   layer: { whole: layerSchema, own: layerSchema, lists: {} },
+  page: { whole: pageSchema, own: pageSchema, lists: {} },
   profile: {
     whole: profileSchema,
     own: profileSchema.omit({ rules: true, bindings: true }),

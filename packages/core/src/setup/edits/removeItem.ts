@@ -1,5 +1,7 @@
 import { ok, refuse } from '../../result.ts';
 import { type Slot, slotIn } from '../binding.ts';
+import { pagesBelow } from '../checkPages.ts';
+import type { Page } from '../page.ts';
 import { isNamed, type NamedKind, type Reference } from '../references.ts';
 import type { Refusal } from '../refusal.ts';
 import { BASE_LAYER, EVERYWHERE, type Profile, type Setup } from '../setup.ts';
@@ -79,6 +81,7 @@ function refusedFor(setup: Setup, { kind, last, above }: Target, item: Item): Re
     case 'control':
     case 'command':
     case 'rule':
+    case 'page':
     case 'binding':
     case 'macro':
     case 'step':
@@ -110,17 +113,21 @@ function basedOn(setup: Setup, removed: readonly string[]): Refusal | null {
 function removeAlong(draft: Draft, { kind, last, above }: Target, item: Item): readonly SingleEdit[] {
   switch (kind) {
     case 'device':
-      return removeBindings(draft, ({ device }) => device === last.id);
+      return removePages(
+        draft,
+        draft.setup.pages.filter(({ device }) => device === last.id),
+        ({ device }) => device === last.id,
+      );
     case 'control':
       return removeBindings(draft, ({ device, control }) => device === above[0]?.id && control === last.id);
     case 'layer':
       return removeBindings(draft, ({ layer }) => layer === last.id);
+    case 'page': {
+      const inside = pagesBelow(draft.setup, last.id);
+      return removePages(draft, inside, ({ layer }) => layer === last.id);
+    }
     case 'program':
-      // Those that others are based on come back first.
-      return byBase(draft.setup, profilesFor(draft.setup, last.id)).flatMap((id) => {
-        const at = itemAt.profile(id);
-        return takeOut(draft, at, targetOf(at)) ?? [];
-      });
+      return removeWithProgram(draft, last.id);
     case 'unreadable':
       return removeDependents(draft, item, (at) => takeOut(draft, at, targetOf(at)));
     case 'setup':
@@ -134,6 +141,46 @@ function removeAlong(draft: Draft, { kind, last, above }: Target, item: Item): r
     case 'radial-item':
       return [];
   }
+}
+
+/** A program's pages with all that stands in them, and its profiles: those that others are based on come back first. */
+function removeWithProgram(draft: Draft, program: string): readonly SingleEdit[] {
+  const own = draft.setup.pages.filter((page) => page.program === program);
+  const pages = removePages(
+    draft,
+    own.flatMap((page) => [page, ...pagesBelow(draft.setup, page.id)]),
+  );
+  const profiles = byBase(draft.setup, profilesFor(draft.setup, program)).flatMap((id) => {
+    const at = itemAt.profile(id);
+    return takeOut(draft, at, targetOf(at)) ?? [];
+  });
+  // What is bound on a page in a profile that goes stands in that profile: it comes back with it, after the pages.
+  const isAdded = ({ kind }: SingleEdit) => kind === 'add';
+  return [...pages.filter(isAdded), ...profiles, ...pages.filter((edit) => !isAdded(edit))];
+}
+
+/**
+ * Removes pages with what is bound on them, and whatever else is asked for. Put back they come in the order of their
+ * list, whichever of them stands in which: that is set when all of them are there.
+ */
+function removePages(
+  draft: Draft,
+  pages: readonly Page[],
+  others: (slot: Slot) => boolean = () => false,
+): readonly SingleEdit[] {
+  const ids = new Set(pages.map(({ id }) => id));
+  const bindings = removeBindings(draft, (slot) => ids.has(slot.layer) || others(slot));
+  const back: SingleEdit[] = [];
+  const inside: SingleEdit[] = [];
+  // The last of the list first, so that what a page stood after is there again when it comes back.
+  for (const page of draft.setup.pages.filter(({ id }) => ids.has(id)).toReversed()) {
+    const at = itemAt.page(page.id);
+    const edit = takeOut(draft, at, targetOf(at));
+    if (edit?.kind !== 'add') continue;
+    back.unshift({ ...edit, item: { ...page, within: null } });
+    if (page.within !== null) inside.push({ kind: 'set', at, fields: { within: page.within } });
+  }
+  return [...back, ...inside, ...bindings];
 }
 
 /** Profiles in such an order that each comes after what it is based on. */
@@ -166,6 +213,7 @@ function namedKind({ kind }: Target): NamedKind | null {
     case 'program':
     case 'command':
     case 'layer':
+    case 'page':
     case 'profile':
     case 'macro':
     case 'radial-menu':

@@ -3,8 +3,10 @@ import { ok, refuse } from '../../result.ts';
 import type { Action } from '../action.ts';
 import { acting, type Binding, type Slot } from '../binding.ts';
 import { checkMacros } from '../checkMacros.ts';
+import { checkPage } from '../checkPages.ts';
 import { checkBasedOn, checkBinding, checkProfile } from '../checkSetup.ts';
 import type { ItemKind } from '../itemKinds.ts';
+import type { Page } from '../page.ts';
 import type { RadialItem, RadialMenu } from '../radialMenu.ts';
 import { hasNamed } from '../references.ts';
 import type { Refusal } from '../refusal.ts';
@@ -94,6 +96,8 @@ function checkSet(setup: Setup, edit: SetEdit, kind: ItemKind, item: OwnItem): R
         : null;
     case 'profile':
       return checkProfileFields(setup, edit, item as unknown as Profile);
+    case 'page':
+      return checkPageFields(setup, edit, item as unknown as Page);
     case 'macro':
     case 'step':
       return checkMacros(setup)[0] ?? null;
@@ -110,6 +114,14 @@ function checkSet(setup: Setup, edit: SetEdit, kind: ItemKind, item: OwnItem): R
     case 'unreadable':
       return null;
   }
+}
+
+/** What opens it, and what is bound on it, go by what it is and where. */
+function checkPageFields(setup: Setup, { fields }: SetEdit, page: Page): Refusal | null {
+  if (Object.hasOwn(fields, 'kind') || Object.hasOwn(fields, 'device')) {
+    return { code: 'page-fixed', page: page.name };
+  }
+  return checkPage(setup, page);
 }
 
 /** Only what these fields can break: a profile may have thousands of bindings. */

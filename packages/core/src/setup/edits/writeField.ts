@@ -22,9 +22,10 @@ export function writeField(
   value: unknown,
 ): Result<Readonly<Record<string, unknown>>, Refusal> {
   const names = path.split('.');
-  const isBinding = parseAddress(at)?.kind === 'binding';
-  if (isBinding && path === 'behaviour.action') return ok(setAction(at, item, value as Action));
-  if (isBinding && names[0] === 'face') return ok(setFace(item, names[1], value));
+  const kind = parseAddress(at)?.kind;
+  if (kind === 'binding' && path === 'behaviour.action') return ok(setAction(at, item, value as Action));
+  if ((kind === 'binding' || kind === 'page') && names[0] === 'face')
+    return ok(setFace(item, names[1], value));
   let parent = item;
   for (const name of names.slice(0, -1)) {
     const held = parent[name];

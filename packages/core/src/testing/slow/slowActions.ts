@@ -3,12 +3,14 @@ import type { SlowClock } from './slowClock.ts';
 import type { SlowDesk, To } from './slowDesk.ts';
 import { type Choice, inKeys, type Sends, type SlowAction } from './slowLook.ts';
 import { SlowMacro } from './slowMacro.ts';
+import { SlowPages } from './slowPages.ts';
 
 /** Ends what was begun. */
 export type End = () => void;
 
 export interface OpenMenu {
-  readonly menu: string;
+  /** A menu of the set-up, or one of the sets of a device. */
+  readonly of: { readonly menu: string } | { readonly setsOf: string };
   readonly items: readonly SlowAction[];
   readonly owner: Choice;
   readonly program: string | null;
@@ -21,12 +23,12 @@ export interface OpenMenu {
 const nothing: End = () => undefined;
 const owns = (a: Choice, b: Choice) => a.device === b.device && a.control === b.control;
 
-/** What actions do: begun, each gives the way to end it. Layers, pages, macros and the menu live here. */
+/** What actions do: begun, each gives the way to end it. Layers, macros and the menu live here. */
 export class SlowActions {
   /** Who keeps layers on: one entry for each. */
   layersOn: { readonly layer: string; readonly owner: Choice; readonly why: 'held' | 'once' | 'macro' }[] =
     [];
-  pages: { readonly page: string; readonly owner: Choice }[] = [];
+  readonly pages: SlowPages;
   macros: SlowMacro[] = [];
   openMenu: OpenMenu | null = null;
   /** Each device's own pointer speed, and those that are held, the newest last. */
@@ -56,7 +58,12 @@ export class SlowActions {
       readonly pin: (profile: string | null) => void;
       readonly letGo: (device: string) => void;
     },
-  ) {}
+  ) {
+    this.pages = new SlowPages(
+      () => this.setup,
+      (device) => this.outside.programInFront(this.to(device, null).computer),
+    );
+  }
 
   /** The layers a device is looked up in. */
   layersOf(device: string): string[] {
@@ -64,9 +71,7 @@ export class SlowActions {
       ({ id }) => id !== BASE_LAYER && this.layersOn.some(({ layer }) => layer === id),
     );
     const above = on.map(({ id }) => id).toReversed();
-    const page = this.pages.findLast(({ owner }) => owner.device === device)?.page;
-    if (page === undefined) return [...above, BASE_LAYER];
-    return [...above.filter((id) => id !== page), page, BASE_LAYER];
+    return [...above, ...this.pages.over(device), BASE_LAYER];
   }
 
   /** A number for each output that begins, so that they can be ended newest first. */
@@ -179,7 +184,9 @@ export class SlowActions {
       case 'layer':
         return action.mode === 'once' ? this.#once(action.layer, owner) : this.#keepOn(action.layer, owner);
       case 'page':
-        return this.#page(action.page, owner);
+        if (action.change === 'ask') this.#ask(action.device ?? owner.device, owner);
+        else this.pages.act(action, owner.device);
+        return nothing;
       case 'profile': {
         const to = this.#profileFor(action, owner.device);
         this.wishes.push(() => this.outside.pin(to));
@@ -194,9 +201,9 @@ export class SlowActions {
         this.desk.send({ ...to, program: action.program }, { kind: 'focus', launch: action.launch });
         return nothing;
       case 'radial': {
-        const { menu } = action;
+        const of = { menu: action.menu };
         const { program } = to;
-        this.openMenu = { menu, items: this.itemsOf(menu), owner, program, focus, dx: 0, dy: 0, lit: null };
+        this.openMenu = { of, items: this.itemsOf(of), owner, program, focus, dx: 0, dy: 0, lit: null };
         return nothing;
       }
       case 'macro':
@@ -218,9 +225,27 @@ export class SlowActions {
   }
 
   /** What the items of a menu do. */
-  itemsOf(menu: string): readonly SlowAction[] {
-    const items = this.setup.radialMenus.find(({ id }) => id === menu)?.items ?? [];
+  itemsOf(of: OpenMenu['of']): readonly SlowAction[] {
+    if ('setsOf' in of) {
+      return this.pages
+        .ring(of.setsOf)
+        .map((page) => ({ kind: 'page', change: 'choose', page, device: page === null ? of.setsOf : null }));
+    }
+    const items = this.setup.radialMenus.find(({ id }) => id === of.menu)?.items ?? [];
     return items.map((item) => inKeys(this.setup, EVERYWHERE, item.action));
+  }
+
+  #ask(setsOf: string, owner: Choice): void {
+    const items = this.itemsOf({ setsOf });
+    if (items.length === 1) return;
+    this.openMenu = { of: { setsOf }, items, owner, program: null, focus: false, dx: 0, dy: 0, lit: null };
+  }
+
+  /** A menu that would show something else by now closes. */
+  closeChangedMenu(): void {
+    const { openMenu } = this;
+    if (openMenu && JSON.stringify(this.itemsOf(openMenu.of)) !== JSON.stringify(openMenu.items))
+      this.openMenu = null;
   }
 
   #keepOn(layer: string, owner: Choice): End {
@@ -256,17 +281,6 @@ export class SlowActions {
     const taken = mine ? [mine] : this.latches.filter(({ key }) => key.startsWith(`layer ${layer} by `));
     this.latches = this.latches.filter((latch) => !taken.includes(latch));
     for (const latch of taken) latch.end();
-  }
-
-  #page(page: string | null, owner: Choice): End {
-    const own = this.pages.filter((each) => each.owner.device === owner.device);
-    const top = own.at(-1);
-    if (page === null) this.pages = this.pages.filter((each) => each !== top);
-    else if (top?.page !== page) {
-      this.pages.push({ page, owner });
-      if (own.length >= 20) this.pages = this.pages.filter((each) => each !== own[0]);
-    }
-    return nothing;
   }
 
   #profileFor({ change, profiles }: Extract<Action, { kind: 'profile' }>, device: string): string | null {
@@ -314,6 +328,7 @@ export class SlowActions {
     const to = (change === 'next' ? before + 1 : computer) % count;
     if (to === before) return;
     this.computers.set(device, to);
+    this.pages.closeElsewhere();
     this.wishes.push(() => this.outside.letGo(device));
   }
 

@@ -20,7 +20,9 @@ export class SlowEnding {
   afterFront(setup: Setup, profileOf: (device: string) => string, moved: (device: string) => boolean): void {
     const goes: Which = (choice) =>
       moved(choice.device) && !stillDecides(setup, profileOf(choice.device), choice);
+    this.actions.pages.closeElsewhere();
     this.#end(goes, goes, true);
+    this.actions.closeChangedMenu();
   }
 
   /** What a control that is down resolved to still holds, unless the profile is another or it is gone. */
@@ -29,11 +31,8 @@ export class SlowEnding {
     const goes: Which = (choice) => isGone(choice) || !stillDecides(setup, profileOf(choice.device), choice);
     const down: Which = (choice) => (moved(choice.device) ? goes(choice) : isGone(choice));
     for (const run of [...this.actions.macros]) if (run.isEdited(setup)) this.actions.stopMacro(run);
-    const { openMenu } = this.actions;
-    if (openMenu) {
-      const items = this.actions.itemsOf(openMenu.menu);
-      if (JSON.stringify(items) !== JSON.stringify(openMenu.items)) this.actions.openMenu = null;
-    }
+    this.actions.pages.closeElsewhere();
+    this.actions.closeChangedMenu();
     this.#end(
       down,
       goes,
@@ -45,6 +44,8 @@ export class SlowEnding {
   letGo(device: string | null, gone: boolean): void {
     const own = (each: { readonly device: string }) => device === null || each.device === device;
     this.#end(own, own, false);
+    if (gone || device === null) this.actions.pages.forget(device);
+    this.actions.closeChangedMenu();
     for (const press of this.presses.all.filter(own)) this.presses.forget(press);
     if (gone) this.moves.springs = this.moves.springs.filter((spring) => !own(spring));
     for (const spring of this.moves.springs)
@@ -69,7 +70,6 @@ export class SlowEnding {
     }
     for (const { key, choice } of [...this.presses.asking]) if (rest(choice)) this.presses.stopAsking(key);
     this.actions.layersOn = this.actions.layersOn.filter(({ why, owner }) => why !== 'once' || !rest(owner));
-    this.#closePages(rest);
     if (this.actions.openMenu && rest(this.actions.openMenu.owner)) this.actions.openMenu = null;
   }
 
@@ -120,13 +120,5 @@ export class SlowEnding {
     this.clock.drop(press.due);
     this.presses.silence(press);
     for (const [trigger, choice] of ways.turns) if (down(choice)) press.ended.add(trigger);
-  }
-
-  /** A page goes with all that were opened on top of it. */
-  #closePages(rest: Which): void {
-    const gone = this.actions.pages.filter((page, i, pages) =>
-      pages.slice(0, i + 1).some((under) => under.owner.device === page.owner.device && rest(under.owner)),
-    );
-    this.actions.pages = this.actions.pages.filter((page) => !gone.includes(page));
   }
 }

@@ -1,4 +1,4 @@
-import type { Control, Trigger } from '../../devices/index.ts';
+import { type Control, isMoved, type Trigger } from '../../devices/index.ts';
 import type { FrontWindow } from '../../resolve/index.ts';
 import {
   type Action,
@@ -41,6 +41,8 @@ export interface Choice {
   readonly trigger: Trigger;
   readonly layers: readonly string[];
   readonly found: Found | null;
+  /** A folder lets nothing through to where something might be found. */
+  readonly covered: boolean;
   readonly sends: Sends | null;
 }
 
@@ -107,11 +109,21 @@ export function look(
   control: string,
   trigger: Trigger,
 ): Choice {
-  const found = find(setup, profile, layers, `${device}/${control}/${trigger}`);
-  const native = controlIn(setup, device, control)?.native[trigger];
+  const open = uncovered(setup, layers, trigger);
+  const found = find(setup, profile, open, `${device}/${control}/${trigger}`);
+  const covered = !found && open.length < layers.length;
+  const native = covered ? null : controlIn(setup, device, control)?.native[trigger];
   const behaviour = found?.binding.behaviour ?? { kind: 'native' };
-  const by = { device, control, trigger, layers, found };
+  const by = { device, control, trigger, layers, found, covered };
   return { ...by, sends: sendsOf(setup, found?.profile ?? EVERYWHERE, behaviour, native ?? null) };
+}
+
+/** Those of some layers and pages that are not under a folder which lets only turns and slides through. */
+function uncovered({ pages }: Setup, layers: readonly string[], trigger: Trigger): readonly string[] {
+  const at = layers.findIndex((layer) =>
+    pages.some(({ id, kind, showsThrough }) => id === layer && kind === 'folder' && !showsThrough),
+  );
+  return at < 0 || isMoved(trigger) ? layers : layers.slice(0, at + 1);
 }
 
 function find(setup: Setup, profile: string, layers: readonly string[], use: string): Found | null {
@@ -154,8 +166,10 @@ export function inKeys(setup: Setup, profileId: string, action: Action): SlowAct
 
 /** Whether a use would be decided by the same binding now. */
 export function stillDecides(setup: Setup, profile: string, choice: Choice): boolean {
-  const { device, control, trigger, layers, found } = choice;
-  const now = find(setup, profile, layers, `${device}/${control}/${trigger}`);
+  const { device, control, trigger, layers, found, covered } = choice;
+  const open = uncovered(setup, layers, trigger);
+  const now = find(setup, profile, open, `${device}/${control}/${trigger}`);
+  if (!now && !found) return covered === open.length < layers.length;
   const told = (each: Found | null) =>
     each && JSON.stringify([each.profile, each.layer, each.binding.behaviour]);
   return told(now) === told(found);

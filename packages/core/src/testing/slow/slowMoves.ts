@@ -41,6 +41,14 @@ export class SlowMoves {
       if (before) this.rests.set(key, { ...before, at: now });
       return;
     }
+    if (this.presses.asksOf(device)) {
+      const use = turned < 0 ? 'menu back' : 'menu on';
+      let rest = (before?.use === use ? before.rest : 0) + turned;
+      for (; Math.abs(rest) >= step - 1e-9; rest -= Math.sign(rest) * step)
+        this.presses.stepInMenu(device, turned < 0);
+      this.rests.set(key, { rest: Math.abs(rest) < 1e-9 ? 0 : rest, at: now, use });
+      return;
+    }
     const choice = this.#turnChoice(device, control, turned < 0);
     const use = JSON.stringify([choice.found?.profile, choice.found?.layer, choice.trigger]);
     let rest = (before?.use === use ? before.rest : 0) + turned;

@@ -73,11 +73,12 @@ export class SlowPresses {
     const { openMenu } = this.world.actions;
     const opener = openMenu?.owner.device === device && openMenu.owner.control === control;
     const main = known.native.press?.kind === 'button' && known.native.press.button === 0;
+    const turnsRound = known.rotor !== null && this.asksOf(device);
     if (before) this.forget(before);
     const layers = this.asking.find(({ choice }) => choice.device === device && choice.control === control)
       ?.choice.layers;
     const turns = this.#turnsOf(device, control, layers);
-    if (openMenu && (opener || main)) {
+    if (openMenu && (opener || main || turnsRound)) {
       this.#chooseInMenu(openMenu.lit);
       const press = this.#new(device, control, this.world.choose(device, control, 'press'), turns);
       Object.assign(press, { phase: 'decided', silent: true });
@@ -319,14 +320,34 @@ export class SlowPresses {
   #moveInRing(dx: number, dy: number): void {
     const { openMenu } = this.world.actions;
     if (!openMenu) return;
+    const wasInside = Math.hypot(openMenu.dx, openMenu.dy) < 16;
     openMenu.dx += dx;
     openMenu.dy += dy;
     const far = Math.sqrt(openMenu.dx ** 2 + openMenu.dy ** 2);
     // Degrees clockwise from the top; the first item's sector lies half on either side of it.
     const degrees = ((Math.atan2(openMenu.dx, -openMenu.dy) * 180) / Math.PI + 720) % 360;
     const sector = 360 / openMenu.items.length;
-    openMenu.lit = far < 16 ? null : Math.floor((degrees + sector / 2) / sector) % openMenu.items.length;
+    if (far < 16) {
+      if (!wasInside) openMenu.lit = null;
+      return;
+    }
+    openMenu.lit = Math.floor((degrees + sector / 2) / sector) % openMenu.items.length;
     if (far >= 90) this.#chooseInMenu(openMenu.lit);
+  }
+
+  /** Whether the sets of a device are asked for. */
+  asksOf(device: string): boolean {
+    const of = this.world.actions.openMenu?.of;
+    return of !== undefined && 'setsOf' in of && of.setsOf === device;
+  }
+
+  /** One step on in the menu of a device's sets, or back. */
+  stepInMenu(device: string, back: boolean): void {
+    const { openMenu, pages } = this.world.actions;
+    if (!openMenu) return;
+    const count = openMenu.items.length;
+    const from = openMenu.lit ?? pages.ring(device).indexOf(pages.setOf(device));
+    openMenu.lit = (from + (back ? count - 1 : 1)) % count;
   }
 
   #chooseInMenu(item: number | null): void {

@@ -7,6 +7,7 @@ import { type Edit, editSchema, type SingleEdit, together } from '../edit.ts';
 import type { Item } from '../items.ts';
 import { moveTo } from '../moveTo.ts';
 import { placeIn } from '../places.ts';
+import { edit1WithPages } from '../version2/index.ts';
 import { type Edit1, edit1Schema, type Single1, singles1 } from './edit1.ts';
 import { macroWithIds, menuWithIds, rulesWithIds } from './withIds.ts';
 
@@ -22,8 +23,9 @@ export interface Pair1 {
  * set-up as it is now tells the places that version 1 gave by number. Null where it cannot be read.
  */
 export function upcastPair(setup: Setup, pair: Pair1): { edit: Edit; inverse: Edit | null } | null {
-  const edit = edit1Schema.safeParse(pair.edit).data;
-  const inverse = pair.inverse === null ? null : edit1Schema.safeParse(pair.inverse).data;
+  const edit = edit1Schema.safeParse(edit1WithPages(setup, pair.edit)).data;
+  const inverse =
+    pair.inverse === null ? null : edit1Schema.safeParse(edit1WithPages(setup, pair.inverse)).data;
   if (!edit || inverse === undefined) return null;
   const forth = upcast(setup, edit, inverse);
   const back = inverse && upcast(setup, inverse, edit);
