@@ -85,6 +85,7 @@ test('a control that shows everything does so while it is held, with what lasts 
     /Shuttle/,
     /Three pedals/,
     /Wall panel/,
+    /Six pad/,
   ]);
   await expect(sheet).toContainText('Brush larger');
   await expect(sheet).toContainText('82 %');

@@ -245,9 +245,15 @@ test('a row, a device and a column are copied after a look at what that overwrit
 
 test('pointer speed and page are shown while they last', async ({ app, quietPage: page }) => {
   await open(page, app.address, 'board');
+  await showRows(page, 'pocket mouse');
+  await page.getByRole('button', { name: 'New page of Pocket mouse' }).click();
+  await page.getByRole('menuitem', { name: 'New folder' }).click();
+  await page.getByRole('textbox', { name: 'Name of the page' }).fill('Far corner');
+  await page.keyboard.press('Enter');
+  await page.getByRole('tab', { name: 'Home' }).last().click();
   for (const [row, typed] of [
     ['Thumb, rear', 'Next pointer speed'],
-    ['Right', 'Page Far'],
+    ['Right', 'Open Far corner'],
   ] as const) {
     await showRows(page, 'pocket mouse');
     await cell(page, row, 'Larkframe').click();
@@ -261,7 +267,7 @@ test('pointer speed and page are shown while they last', async ({ app, quietPage
   await control(page, 'Pocket mouse', 'Thumb, rear').click();
   await expect(now).toContainText('Pocket mouse: speed ×0.5');
   await control(page, 'Pocket mouse', 'Right').click();
-  await expect(now).toContainText('Pocket mouse: page Far');
+  await expect(now).toContainText('Pocket mouse: Far corner');
   // The pointer of the desk goes at that speed: 12 pixels of the arrow key are 6 on the desk.
   const pad = page.getByRole('application', { name: /^Pocket mouse, pad/ });
   await pad.focus();

@@ -16,6 +16,7 @@ const ALL_OF_CORE = core(
   'formats',
   'words',
   'programs',
+  'pages',
 );
 const PAGE = ['react', 'react-dom', 'react-redux', 'react-router', '@mui', '@reduxjs', 'lucide-react', 'zod'];
 
@@ -48,6 +49,7 @@ export const ROOMS = [
     [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve', 'formats', 'words')],
     ['htmlparser2', 'papaparse', 'zod'],
   ],
+  [core('pages')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve')], []],
   [core('testing')[0], [ROOT_FILES, ...ALL_OF_CORE], ['fast-check']],
   ['packages/session/src', [ROOT_FILES, ...ALL_OF_CORE], []],
 

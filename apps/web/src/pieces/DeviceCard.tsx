@@ -22,6 +22,7 @@ const Card = styled('div')(({ theme: { vars } }) => ({
     overflow: 'hidden',
     textOverflow: 'ellipsis',
   },
+  '& header em': { fontStyle: 'normal', color: vars?.palette.tokens.accent },
   '& header span': {
     color: vars?.palette.text.secondary,
     whiteSpace: 'nowrap',
@@ -36,6 +37,8 @@ const Card = styled('div')(({ theme: { vars } }) => ({
 /** A device as it stands in the rig and in the tray. */
 interface Props {
   readonly name: string;
+  /** The pages that are on it, by name; none at home. */
+  readonly pages?: readonly string[];
   /** A few words at the right: how many controls, or what it did last. */
   readonly aside: string;
   /** It is the one that is worked with. */
@@ -45,11 +48,14 @@ interface Props {
 }
 
 /** A device of the rig under its name. */
-export function DeviceCard({ name, aside, current, children }: Props) {
+export function DeviceCard({ name, pages = [], aside, current, children }: Props) {
   return (
     <Card data-current={current}>
       <header>
-        <b>{name}</b>
+        <b>
+          {name}
+          {pages.length > 0 && <em> › {pages.join(' › ')}</em>}
+        </b>
         <span>{aside}</span>
       </header>
       <div className="drawing">{children}</div>

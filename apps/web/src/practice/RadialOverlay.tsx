@@ -1,9 +1,9 @@
-import { type MenuOf, RIM } from '@nimble-lever/core/engine';
+import { type MenuOf, RIM, setOn } from '@nimble-lever/core/engine';
 import type { Setup } from '@nimble-lever/core/setup';
 import { deviceName } from '@nimble-lever/core/words';
 import { useEffect, useMemo } from 'react';
 import { feed } from '../app/engine/feed.ts';
-import { selectSetup } from '../app/setup/selectors.ts';
+import { selectCompiled, selectSetup } from '../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { RadialSectors } from '../pieces/RadialSectors.tsx';
 import { selectDesk } from './deskSlice.ts';
@@ -43,6 +43,11 @@ export function RadialOverlay() {
   const pointer = useAppSelector((state) => selectDesk(state).pointer);
   const of = radial?.of ?? null;
   const menu = useMemo(() => of && contentOf(setup, of), [setup, of]);
+  const current = useAppSelector((state) =>
+    of?.kind === 'sets'
+      ? of.sets.indexOf(setOn(selectCompiled(state), state.engine.engine, of.device))
+      : null,
+  );
   useEffect(() => {
     if (!radial || !menu) return;
     const count = menu.items.length;
@@ -54,7 +59,9 @@ export function RadialOverlay() {
       const by = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key];
       const { highlighted } = radial;
       if (by !== undefined) {
-        const next = highlighted === null ? (by > 0 ? 0 : count - 1) : (highlighted + by + count) % count;
+        // Of sets one goes on from the one that is on, as by turning; of items from the first or the last.
+        const from = highlighted ?? current ?? (by > 0 ? -1 : 0);
+        const next = (from + by + count) % count;
         go(sectorPlace(next, count, INSIDE));
       } else if (event.key === 'Escape') {
         // Back in the dead zone, from outside it so that nothing stays highlighted, the opener's press closes it.
@@ -71,7 +78,7 @@ export function RadialOverlay() {
     // Before the program in front, which has the keys otherwise.
     window.addEventListener('keydown', onKey, { capture: true });
     return () => window.removeEventListener('keydown', onKey, { capture: true });
-  }, [dispatch, radial, menu]);
+  }, [dispatch, radial, menu, current]);
   if (!radial || !menu) return null;
   const place = pointer ? { left: pointer.x, top: pointer.y } : { left: '50%', top: '50%' };
   return (

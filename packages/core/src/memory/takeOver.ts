@@ -26,12 +26,13 @@ export function takeOverMemory(
   profile: string,
   entries: readonly MemoryEntry[],
   layout: Layout,
+  layer = BASE_LAYER,
 ): readonly SingleEdit[] {
   const { program = null, bindings = {} } = setup.profiles[profile] ?? {};
   const keysBy = keysByOf(setup, { program });
   const textOf = (codes: readonly string[]) => formatShortcut(shortcutOf(codes, layout, keysBy));
   return entries.flatMap(({ control, trigger, does }) => {
-    const slot: Slot = { profile, layer: BASE_LAYER, device, control, trigger };
+    const slot: Slot = { profile, layer, device, control, trigger };
     const before = bindings[keyOf(slot)] ?? null;
     const { face = null, note = null } = before ?? {};
     return bindingChanges(slot, before, { behaviour: behaviourOf(does, textOf), face, note });

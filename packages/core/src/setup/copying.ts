@@ -6,7 +6,7 @@ import { bindingChanges } from './edits/changes.ts';
 import { type Edit, together } from './edits/edit.ts';
 import { sameJson } from './edits/sameJson.ts';
 import type { Refusal } from './refusal.ts';
-import type { Setup } from './setup.ts';
+import { BASE_LAYER, type Setup } from './setup.ts';
 
 /** What is copied: one cell of the Board, a row in every profile, all of a device, or a program's column; from where to where. */
 export type Copying =
@@ -74,15 +74,22 @@ function stepOf(setup: Setup, from: Slot, to: Slot): CopyStep | null {
 /** A slot and the one its binding is copied to. */
 type Pair = readonly [from: Slot, to: Slot];
 
+/** The layer or page for another device: a page is of its own device only, elsewhere the base layer takes its place. */
+export function layerOnDevice({ pages }: Setup, layer: string, device: string): string {
+  const page = pages.find(({ id }) => id === layer);
+  return page && page.device !== device ? BASE_LAYER : layer;
+}
+
 /** Every slot that is copied with where it goes to. */
 function pairsOf(setup: Setup, copying: Copying): readonly Pair[] {
   if (copying.what === 'cell') return [[copying.from, copying.to]];
   if (copying.what === 'row') {
     const { layer, from, to } = copying;
+    const there = layerOnDevice(setup, layer, to.device);
     return Object.keys(setup.profiles).map(
       (profile): Pair => [
         { profile, layer, ...from },
-        { profile, layer, ...to },
+        { profile, layer: there, ...to },
       ],
     );
   }

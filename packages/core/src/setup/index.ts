@@ -47,6 +47,7 @@ export {
   type CopyPlan,
   type CopyStep,
   counterpartsOf,
+  layerOnDevice,
   planCopy,
   type RowPlace,
 } from './copying.ts';

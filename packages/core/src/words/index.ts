@@ -17,6 +17,7 @@ export { holdWords } from './holdWords.ts';
 export { memoryDoesWords, memoryProblemWords, memoryReasonWords } from './memory.ts';
 export {
   capital,
+  controlUseWords,
   deviceName,
   intentName,
   layerName,

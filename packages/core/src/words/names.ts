@@ -1,5 +1,5 @@
 import { type Control, type Device, isPressed, mainTriggersOf, type Trigger } from '../devices/index.ts';
-import { EVERYWHERE, type Setup } from '../setup/index.ts';
+import { BASE_LAYER, EVERYWHERE, type Setup, type Slot } from '../setup/index.ts';
 
 /** The name of a profile: its program's, or Everywhere. */
 export function profileName(setup: Setup, profileId: string): string {
@@ -106,4 +106,16 @@ export function triggerNameIn(setup: Setup, deviceId: string, controlId: string,
 export function intentName(intent: string): string {
   const words = intent.replaceAll('-', ' ');
   return words.charAt(0).toUpperCase() + words.slice(1);
+}
+
+/** A way of using a control with where it is set: `Bench dial, press`, `Six pad, key 1, folder Shot`. */
+export function controlUseWords(
+  setup: Setup,
+  { device, control, trigger, layer }: Omit<Slot, 'profile'>,
+): string {
+  const use = triggerNameIn(setup, device, control, trigger).toLowerCase();
+  const place = `${deviceName(setup, device)}, ${use}`;
+  if (layer === BASE_LAYER) return place;
+  const page = setup.pages.find(({ id }) => id === layer);
+  return page ? `${place}, ${page.kind} ${page.name}` : `${place}, layer ${layerName(setup, layer)}`;
 }

@@ -11,10 +11,11 @@ import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { useFlash } from '../../app/useFlash.ts';
 import { once, whenIdle } from '../../app/whenIdle.ts';
 import { BoardBar } from './BoardBar.tsx';
-import { rowKey } from './boardModel.ts';
+import { layerOf, rowKey } from './boardModel.ts';
 import { cellSelected, searched, selectBoardState, viewChanged } from './boardSlice.ts';
 import { keepView } from './boardView.ts';
 import type { CopyFrom } from './copyFrom.ts';
+import { goToSlot } from './goToSlot.ts';
 import { Matrix } from './Matrix.tsx';
 import { RigStrip } from './RigStrip.tsx';
 import type { Use } from './use.ts';
@@ -139,7 +140,7 @@ function Board() {
         dispatch(viewChanged({ onlySet: false }));
       }
       const at = { device: device.id, control: control.id, trigger };
-      dispatch(cellSelected({ profile: column.profile.id, layer: model.layer, ...at }));
+      dispatch(cellSelected({ profile: column.profile.id, layer: layerOf(model, device.id), ...at }));
     },
     [dispatch, light, fade, model, cell, front],
   );
@@ -169,14 +170,14 @@ function Board() {
   useEffect(() => {
     const asked = readAskedUse(led);
     if (!asked) return;
-    const { assigning, profile, layer = model.layer, ...at } = asked;
+    const { assigning, profile, layer = layerOf(model, asked.device), ...at } = asked;
     const columns = model.columns.map((column) => column.profile.id);
     const column = profile ?? (columns.includes(front) ? front : columns[0]);
     if (column === undefined) return;
     dispatch(searched(''));
     // What is asked for is shown, also where its column was put away.
     dispatch(viewChanged({ onlySet: false, hidden: view.hidden.filter((id) => id !== column) }));
-    dispatch(cellSelected({ profile: column, layer, ...at }));
+    dispatch(goToSlot({ profile: column, layer, ...at }));
     // Done: loaded anew, the page does not go there again.
     void navigate('.', { replace: true, state: null });
     if (assigning) setTimeout(choose);

@@ -4,15 +4,15 @@ import MenuItem from '@mui/material/MenuItem';
 import { styled } from '@mui/material/styles';
 import TextField from '@mui/material/TextField';
 import { mainTriggersOf, type Trigger, triggersOf } from '@nimble-lever/core/devices';
-import { type Binding, type Copying, type CopyStep, planCopy, type Setup } from '@nimble-lever/core/setup';
 import {
-  deviceName,
-  layerName,
-  profileName,
-  refusalWords,
-  triggerName,
-  triggerNameIn,
-} from '@nimble-lever/core/words';
+  type Binding,
+  type Copying,
+  type CopyStep,
+  layerOnDevice,
+  planCopy,
+  type Setup,
+} from '@nimble-lever/core/setup';
+import { controlUseWords, profileName, refusalWords, triggerName } from '@nimble-lever/core/words';
 import { useMemo, useState } from 'react';
 import { makeEdit } from '../../app/setup/edits.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
@@ -58,7 +58,7 @@ export function CopyDialog({ from, onClose }: { readonly from: CopyFrom; readonl
   );
   const uses = usesOf(setup, device);
   const chosen = uses.find(({ key }) => key === use) ?? uses[0];
-  const copying = copyingOf(from, device, profile, chosen);
+  const copying = copyingOf(setup, from, device, profile, chosen);
   // Planned as one chooses: what is overwritten is seen before anything is written.
   const plan = useMemo(() => (copying ? planCopy(setup, copying) : null), [setup, copying]);
   // What neither overwrites nor is left out.
@@ -193,12 +193,18 @@ function usesOf(setup: Setup, device: string): readonly Use[] {
 }
 
 /** What would be copied by the choices made; null while they name nothing. */
-function copyingOf(from: CopyFrom, device: string, profile: string, use: Use | undefined): Copying | null {
+function copyingOf(
+  setup: Setup,
+  from: CopyFrom,
+  device: string,
+  profile: string,
+  use: Use | undefined,
+): Copying | null {
   if (from.what === 'column') return { what: 'column', from: from.from, to: profile };
   if (from.what === 'device') return { what: 'device', from: from.from, to: device };
   if (!use) return null;
   if (from.what === 'cell') {
-    const { layer } = from.from;
+    const layer = layerOnDevice(setup, from.from.layer, device);
     return {
       what: 'cell',
       from: from.from,
@@ -218,10 +224,7 @@ function stepKey({ slot }: CopyStep): string {
 }
 
 function placeWords(setup: Setup, { slot }: CopyStep): string {
-  const { profile, layer, device, control, trigger } = slot;
-  const name = triggerNameIn(setup, device, control, trigger);
-  const inLayer = layer === setup.layers[0]?.id ? '' : `, layer ${layerName(setup, layer)}`;
-  return `${deviceName(setup, device)}, ${name} in ${profileName(setup, profile)}${inLayer}`;
+  return `${controlUseWords(setup, slot)} in ${profileName(setup, slot.profile)}`;
 }
 
 function nameOf(setup: Setup, { slot }: CopyStep, binding: Binding | null): string {

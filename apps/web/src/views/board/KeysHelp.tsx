@@ -19,6 +19,7 @@ const ROWS: readonly (readonly [keys: readonly string[], words: string])[] = [
   [['ArrowLeft', 'ArrowRight', 'ArrowUp', 'ArrowDown'], WORDS.help.move],
   [['Home', 'End'], WORDS.help.ends],
   [['PageUp', 'PageDown'], WORDS.help.pages],
+  [['P', 'Shift+P'], WORDS.help.devicePages],
   [['Enter'], WORDS.help.choose],
   [['R'], WORDS.help.record],
   [['Escape'], WORDS.help.leave],

@@ -11,8 +11,8 @@ import { newId } from '../../app/setup/newId.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { compareSet, layerShown, selectBoardState } from './boardSlice.ts';
-import { LayerName } from './LayerName.tsx';
 import { LayerTab, moveLayer } from './LayerTab.tsx';
+import { TabName } from './TabName.tsx';
 import { selectBoard } from './useBoard.ts';
 import { WORDS } from './words.ts';
 
@@ -70,7 +70,16 @@ export function LayerTabs() {
       <Tabs role="tablist" aria-label={WORDS.layers}>
         {layers.map((own) =>
           renaming && own.id === layer && current ? (
-            <LayerName key={own.id} layer={current} onDone={() => setRenaming(false)} />
+            <TabName
+              key={own.id}
+              name={own.name}
+              others={layers.filter(({ id }) => id !== own.id).map(({ name }) => name)}
+              words={{ label: WORDS.layerName, taken: WORDS.layerTaken }}
+              onName={(name) =>
+                dispatch(makeEdit({ kind: 'set', at: itemAt.layer(own.id), fields: { name } }))
+              }
+              onDone={() => setRenaming(false)}
+            />
           ) : (
             <LayerTab
               key={own.id}

@@ -1,7 +1,8 @@
 import Button from '@mui/material/Button';
 import { styled } from '@mui/material/styles';
+import type { Device } from '@nimble-lever/core/devices';
 import { useVirtualizer, type Virtualizer } from '@tanstack/react-virtual';
-import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { whenIdle } from '../../app/whenIdle.ts';
 import { cellStyles } from '../../pieces/Cell.tsx';
@@ -9,16 +10,29 @@ import { GridPart } from '../../pieces/GridPart.tsx';
 import { useSize } from '../../pieces/useSize.ts';
 import { type BoardModel, rowKey } from './boardModel.ts';
 import { searched, selectBoardState, viewChanged } from './boardSlice.ts';
+import type { BoardView } from './boardView.ts';
 import { CellMenu } from './CellMenu.tsx';
 import { ColumnHead } from './ColumnHead.tsx';
 import type { CopyFrom } from './copyFrom.ts';
 import { MatrixRow } from './MatrixRow.tsx';
 import { useMatrixKeys } from './matrixKeys.ts';
-import { COLUMN, type ColumnPlace, GROUP, HEAD, HEAD_HEIGHT, matrixStyles, ROW } from './matrixLayout.ts';
+import {
+  COLUMN,
+  type ColumnPlace,
+  GROUP,
+  GROUP_INSET,
+  HEAD,
+  HEAD_HEIGHT,
+  matrixStyles,
+  ROW,
+} from './matrixLayout.ts';
 import { STRIP } from './stripHeight.ts';
 import { selectCell } from './useBoard.ts';
 import { useMarks } from './useMarks.ts';
 import { WORDS } from './words.ts';
+
+/** Drawn right after the matrix: what it is looked at for first are its cells. */
+const PageTabs = lazy(async () => ({ default: (await import('./pages/PageTabs.tsx')).PageTabs }));
 
 const Scroller = styled('div')({ overflow: 'auto', minHeight: 0, flex: 1, position: 'relative' });
 const Grid = styled('div')(matrixStyles, cellStyles);
@@ -70,7 +84,8 @@ export function Matrix({ model, flashing, front, onChoose, onHelp, onCopy, onRea
   const [settled, setSettled] = useState(false);
   useEffect(() => whenIdle(() => setSettled(true)), []);
 
-  const items = useMemo(() => itemsOf(model), [model]);
+  const grouping = useAppSelector((state) => selectBoardState(state).view.grouping);
+  const items = useMemo(() => itemsOf(model, grouping), [model, grouping]);
   const pinned = model.columns.filter((column) => column.pinned).length;
   // Columns share the room there is, and never get narrower than a name needs.
   const columnWidth = Math.max(COLUMN, Math.floor((width - HEAD) / Math.max(1, model.columns.length)));
@@ -161,14 +176,13 @@ export function Matrix({ model, flashing, front, onChoose, onHelp, onCopy, onRea
             if (!item) return null;
             if (item.row === null) {
               return (
-                <div
+                <GroupHead
                   key={item.group}
-                  className="group"
-                  role="presentation"
-                  style={{ transform: `translateY(${start}px)` }}
-                >
-                  <span role="presentation">{item.group}</span>
-                </div>
+                  name={item.group}
+                  device={item.device}
+                  top={start}
+                  width={width}
+                />
               );
             }
             const row = model.rows[item.row];
@@ -224,6 +238,37 @@ export function Matrix({ model, flashing, front, onChoose, onHelp, onCopy, onRea
   );
 }
 
+interface HeadProps {
+  readonly name: string;
+  /** Null for a heading that is no device’s. */
+  readonly device: Device | null;
+  /** Pixels from the first row, and of what is seen of the matrix. */
+  readonly top: number;
+  readonly width: number;
+}
+
+/** A heading over rows; beside a device's name its pages. */
+function GroupHead({ name, device, top, width }: HeadProps) {
+  const style = { transform: `translateY(${top}px)` };
+  if (!device) {
+    return (
+      <div className="group" role="presentation" style={style}>
+        <span role="presentation">{name}</span>
+      </div>
+    );
+  }
+  return (
+    <GridPart className="group" role="row" style={style}>
+      <GridPart className="device" role="rowheader" style={{ width: width - 2 * GROUP_INSET }}>
+        <span>{name}</span>
+        <Suspense fallback={null}>
+          <PageTabs device={device} />
+        </Suspense>
+      </GridPart>
+    </GridPart>
+  );
+}
+
 /** Whether a row was to be seen when the matrix was so many pixels high. */
 function wasInSight(rows: Virtualizer<HTMLDivElement, Element>, index: number, height: number): boolean {
   const top = (rows.measurementsCache[index]?.start ?? 0) - (rows.scrollOffset ?? 0);
@@ -243,13 +288,16 @@ interface Item {
   readonly group: string;
   /** Null for a heading. */
   readonly row: number | null;
+  /** Of a heading: the device whose pages stand beside it. */
+  readonly device: Device | null;
 }
 
 /** Headings and rows in one list. */
-function itemsOf({ rows }: BoardModel): readonly Item[] {
-  return rows.flatMap(({ group }, row) => {
-    const own = { group, row };
-    return group === rows[row - 1]?.group ? [own] : [{ group, row: null }, own];
+function itemsOf({ rows }: BoardModel, grouping: BoardView['grouping']): readonly Item[] {
+  return rows.flatMap(({ group, device }, row): readonly Item[] => {
+    const own = { group, row, device: null };
+    const head = { group, row: null, device: grouping === 'device' ? device : null };
+    return group === rows[row - 1]?.group ? [own] : [head, own];
   });
 }
 

@@ -1,24 +1,12 @@
-import { type Slot, slotSchema } from '@nimble-lever/core/setup';
+import type { Slot } from '@nimble-lever/core/setup';
 import { memo, useEffect, useRef, useState } from 'react';
 import { type AppThunk, useAppDispatch } from '../../app/store.ts';
 import { Cell, type CellFace, cellWords } from '../../pieces/Cell.tsx';
 import { GridPart } from '../../pieces/GridPart.tsx';
 import { type BoardColumn, type BoardRow, slotAt } from './boardModel.ts';
 import { cellSelected, viewChanged } from './boardSlice.ts';
-import { cellToggled, dropCell, rangeTo } from './cellMoves.ts';
+import { CARRIED_CELL, carriedSlot, cellToggled, dropCell, rangeTo } from './cellMoves.ts';
 import { placeStyle } from './matrixLayout.ts';
-
-/** What a dragged cell is carried as: no other page takes it for text. */
-const CARRIED = 'application/x-nimble-lever-cell';
-
-/** The slot that is carried; null for what comes from elsewhere. */
-function carriedSlot(text: string): Slot | null {
-  try {
-    return slotSchema.safeParse(JSON.parse(text)).data ?? null;
-  } catch {
-    return null;
-  }
-}
 
 /** A click on a cell: it alone is selected, and the dock comes. */
 const clicked =
@@ -31,7 +19,6 @@ const clicked =
 interface Props {
   readonly row: BoardRow;
   readonly column: BoardColumn;
-  readonly layer: string;
   readonly face: CellFace;
   /** Pixels from the left edge of the grid. */
   readonly left: number;
@@ -62,7 +49,7 @@ interface Props {
 
 /** One cell of the matrix; selecting it takes the keys. */
 export const MatrixCell = memo(function MatrixCell(props: Props) {
-  const { row, column, layer, face, left, sticky, width, at, selected, reachable, recording, same } = props;
+  const { row, column, face, left, sticky, width, at, selected, reachable, recording, same } = props;
   const dispatch = useAppDispatch();
   const element = useRef<HTMLDivElement>(null);
   useEffect(() => {
@@ -73,7 +60,7 @@ export const MatrixCell = memo(function MatrixCell(props: Props) {
       element.current?.focus({ preventScroll: true });
     }
   }, [selected]);
-  const slot = slotAt(row, column, layer);
+  const slot = slotAt(row, column);
   const [over, setOver] = useState(false);
   const modified = useRef(false);
   // Reached by Tab or by a click alike: what has the focus is what is selected.
@@ -116,11 +103,11 @@ export const MatrixCell = memo(function MatrixCell(props: Props) {
       }}
       draggable={face.source === 'set'}
       onDragStart={({ dataTransfer }) => {
-        dataTransfer.setData(CARRIED, JSON.stringify(slot));
+        dataTransfer.setData(CARRIED_CELL, JSON.stringify(slot));
         dataTransfer.effectAllowed = 'copyMove';
       }}
       onDragOver={(event) => {
-        if (!event.dataTransfer.types.includes(CARRIED)) return;
+        if (!event.dataTransfer.types.includes(CARRIED_CELL)) return;
         event.preventDefault();
         event.dataTransfer.dropEffect = event.ctrlKey ? 'copy' : 'move';
         setOver(true);
@@ -129,7 +116,7 @@ export const MatrixCell = memo(function MatrixCell(props: Props) {
       onDrop={(event) => {
         event.preventDefault();
         setOver(false);
-        const from = carriedSlot(event.dataTransfer.getData(CARRIED));
+        const from = carriedSlot(event.dataTransfer.getData(CARRIED_CELL));
         if (from) dispatch(dropCell(from, slot, event.ctrlKey));
       }}
       onMouseEnter={() => props.onIntent(face.intent)}

@@ -78,7 +78,7 @@ export const MatrixRow = memo(function MatrixRow(props: Props) {
             {unfolded ? WORDS.fold : WORDS.moreTriggers(more)}
           </button>
         )}
-        <RowMenu row={row} layer={model.layer} onCopy={props.onCopy} />
+        <RowMenu row={row} onCopy={props.onCopy} />
       </GridPart>
       {places.map((place) => {
         const column = model.columns[place.index];
@@ -90,7 +90,6 @@ export const MatrixRow = memo(function MatrixRow(props: Props) {
             key={column.profile.id}
             row={row}
             column={column}
-            layer={model.layer}
             face={face}
             left={place.left}
             sticky={place.sticky}

@@ -10,14 +10,13 @@ import { WORDS } from './words.ts';
 
 interface Props {
   readonly row: BoardRow;
-  readonly layer: string;
   readonly onCopy: (from: CopyFrom) => void;
 }
 
 /** What can be done with a row as a whole. */
-export function RowMenu({ row, layer, onCopy }: Props) {
+export function RowMenu({ row, onCopy }: Props) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const { device, control, trigger, name } = row;
+  const { device, control, trigger, name, layer } = row;
   const choose = (from: CopyFrom) => {
     setAnchor(null);
     onCopy(from);

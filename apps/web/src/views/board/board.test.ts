@@ -7,6 +7,7 @@ import { triedOut } from './dock/triedOut.ts';
 const shown = (over: Partial<Shown> = {}): Shown => ({
   ...USUAL_VIEW,
   layer: BASE_LAYER,
+  pages: {},
   compare: false,
   unfolded: new Set(),
   search: '',
@@ -60,7 +61,7 @@ test.each([
 test('a slot and its place lead to each other', () => {
   for (const [r, row] of model.rows.entries()) {
     for (const [c, column] of model.columns.entries()) {
-      expect(placeOf(model, slotAt(row, column, BASE_LAYER))).toEqual({ row: r, column: c });
+      expect(placeOf(model, slotAt(row, column))).toEqual({ row: r, column: c });
     }
   }
 });

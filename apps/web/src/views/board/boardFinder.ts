@@ -2,11 +2,12 @@ import { createSelector } from '@reduxjs/toolkit';
 import type { FindSource, Found } from '../../app/find/findSource.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import type { AppThunk, RootState } from '../../app/store.ts';
-import { cellSelected, layerShown, searched, selectBoardState, viewChanged } from './boardSlice.ts';
+import { layerShown, searched, selectBoardState, viewChanged } from './boardSlice.ts';
 import { type FindItem, findItems } from './findItems.ts';
+import { goToSlot } from './goToSlot.ts';
 import { WORDS } from './words.ts';
 
-/** Everything of the Board, for Find: controls, commands, layers, radial menus, macros. */
+/** Everything of the Board, for Find: controls, commands, layers, pages, radial menus, macros. */
 export const boardFinder: FindSource = {
   items: createSelector(
     [
@@ -49,7 +50,7 @@ const goTo =
     dispatch(searched(''));
     dispatch(viewChanged({ onlySet: false, hidden: hidden.filter((id) => id !== slot.profile) }));
     // Selected first and then shown: the Board opens with the cell in sight.
-    dispatch(cellSelected(slot));
+    dispatch(goToSlot(slot));
     return '/board';
   };
 

@@ -31,12 +31,15 @@ export interface BoardRow extends UsePlace {
   readonly unfolded: boolean;
   /** The heading it stands under. */
   readonly group: string;
+  /** Where its cells are: the layer that is shown, or the page that is shown of its device. */
+  readonly layer: string;
 }
 
 /** The Board's matrix: controls × programs, with a face for each cell, made when it is first asked for. */
 export interface BoardModel {
   readonly columns: readonly BoardColumn[];
   readonly rows: readonly BoardRow[];
+  /** The layer that is shown, of devices that show no page. */
   readonly layer: string;
   /** What a cell shows, by its row and column; null outside. */
   readonly face: (row: number, column: number) => CellFace | null;
@@ -46,6 +49,8 @@ export interface BoardModel {
 export interface Shown extends Pick<BoardView, 'hidden' | 'pinned' | 'grouping' | 'onlySet'> {
   /** The layer whose bindings are shown. */
   readonly layer: string;
+  /** By device: the page whose bindings are shown instead. */
+  readonly pages: Readonly<Record<string, string>>;
   /** Whether what differs from the base layer is told. */
   readonly compare: boolean;
   /** Controls whose triggers are all shown, by `device/control`. */
@@ -68,13 +73,16 @@ export function boardModel(setup: Setup, shown: Shown): BoardModel {
     if (!faces.has(row)) faces.set(row, own);
     const place = columns[column];
     if (!place) return null;
-    own[column] ??= faceOf(setup, chains[column] ?? [], place.profile, row, shown);
+    own[column] ??= faceOf(setup, chains[column] ?? [], place.profile, row, {
+      layer: row.layer,
+      compare: shown.compare,
+    });
     return own[column] ?? null;
   };
   // Every word must be somewhere in the row: "dial larkframe" finds more than the exact phrase would.
   const wanted = shown.search.trim().toLowerCase().split(/\s+/).filter(Boolean);
   const rows = all.filter((row) => {
-    if (shown.onlySet && !columns.some((_column, c) => isSetHere(faceAt(row, c), shown.layer))) return false;
+    if (shown.onlySet && !columns.some((_column, c) => isSetHere(faceAt(row, c), row.layer))) return false;
     if (wanted.length === 0) return true;
     const text = [row.device.name, row.name, ...columns.map((_column, c) => faceAt(row, c)?.name ?? '')];
     return wanted.every((word) => text.some((part) => part.toLowerCase().includes(word)));
@@ -113,7 +121,8 @@ function columnsOf(setup: Setup, { hidden, pinned }: Shown): readonly BoardColum
  * The main triggers of every control, and of the others those that are set in some profile, are asked for, or are
  * unfolded; by device or by the way they are used.
  */
-function rowsOf(setup: Setup, { unfolded, asked, grouping }: Shown): readonly BoardRow[] {
+function rowsOf(setup: Setup, shown: Shown): readonly BoardRow[] {
+  const { unfolded, asked, grouping } = shown;
   // A trigger that is bound anywhere has its row, in every column, so that it cannot be lost from sight.
   const set = new Set(
     Object.values(setup.profiles).flatMap(({ bindings }) =>
@@ -121,8 +130,9 @@ function rowsOf(setup: Setup, { unfolded, asked, grouping }: Shown): readonly Bo
     ),
   );
   if (asked) set.add(`${asked.device}/${asked.control}/${asked.trigger}`);
-  const rows = setup.devices.flatMap((device) =>
-    device.controls.flatMap((control) => {
+  const rows = setup.devices.flatMap((device) => {
+    const layer = placeShown(setup, shown, device.id);
+    return device.controls.flatMap((control) => {
       const key = `${device.id}/${control.id}`;
       const main = mainTriggersOf(control);
       const all = triggersOf(control);
@@ -134,14 +144,20 @@ function rowsOf(setup: Setup, { unfolded, asked, grouping }: Shown): readonly Bo
         const more = i === 0 ? all.length - always.length : 0;
         const name = triggerName(control, trigger);
         const group = grouping === 'device' ? deviceGroup(device) : WAYS[wayOf(trigger)];
-        return { device, control, trigger, name, more, unfolded: open, group };
+        return { device, control, trigger, name, more, unfolded: open, group, layer };
       });
-    }),
-  );
+    });
+  });
   if (grouping === 'device') return rows;
   // `toSorted` keeps the order of equals: devices stay together within a way.
   const order: readonly string[] = Object.values(WAYS);
   return rows.toSorted((a, b) => order.indexOf(a.group) - order.indexOf(b.group));
+}
+
+/** The page that is shown of a device, where it is there still; else the layer. By use, devices are shown at home. */
+function placeShown({ pages: known }: Setup, { pages, layer, grouping }: Shown, device: string): string {
+  const page = grouping === 'device' ? pages[device] : undefined;
+  return known.some((own) => own.id === page && own.device === device) ? (page ?? layer) : layer;
 }
 
 /** A device's heading, with the step of its dial. */
@@ -170,15 +186,20 @@ export function rowWord({ name, trigger }: BoardRow, under: boolean): string {
   return under ? triggerWord(trigger) : name;
 }
 
-/** The slot of a cell, in the layer that is shown. */
-export function slotAt(row: BoardRow, column: BoardColumn, layer: string): Slot {
+/** The slot of a cell, in the layer or on the page that is shown. */
+export function slotAt(row: BoardRow, column: BoardColumn): Slot {
   return {
     profile: column.profile.id,
-    layer,
+    layer: row.layer,
     device: row.device.id,
     control: row.control.id,
     trigger: row.trigger,
   };
+}
+
+/** Where the cells of a device are: the layer or the page that is shown of it. */
+export function layerOf(model: BoardModel, device: string): string {
+  return model.rows.find((row) => row.device.id === device)?.layer ?? model.layer;
 }
 
 /** Where a slot stands in the matrix; −1 where it is not shown. */

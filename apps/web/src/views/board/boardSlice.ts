@@ -28,6 +28,8 @@ export interface BoardState {
   readonly copied: readonly CopiedCell[];
   /** The layer whose bindings are shown. */
   readonly layer: string;
+  /** By device: the page whose bindings are shown instead; a device at home has no entry. */
+  readonly pages: Readonly<Record<string, string>>;
   /** Whether cells tell what the base layer does where they differ. */
   readonly compare: boolean;
   /** Controls whose triggers are all shown, by `device/control`. */
@@ -44,6 +46,7 @@ const initialState: BoardState = {
   recording: false,
   copied: [],
   layer: BASE_LAYER,
+  pages: {},
   compare: false,
   unfolded: [],
   search: '',
@@ -54,15 +57,26 @@ const slice = createSlice({
   name: 'board',
   initialState,
   reducers: {
-    /** A cell of another layer brings that layer into view. */
-    cellSelected: (state, { payload }: PayloadAction<Slot>): BoardState => ({
-      ...state,
-      selected: payload,
-      also: [],
-      anchor: payload,
-      layer: payload.layer,
-      recording: false,
-    }),
+    /** A cell of another layer brings that layer into view; its device shows its page still, where it is on that. */
+    cellSelected: (state, { payload }: PayloadAction<Slot>) => {
+      state.selected = payload;
+      state.also = [];
+      state.anchor = payload;
+      state.recording = false;
+      if (state.pages[payload.device] === payload.layer) return;
+      delete state.pages[payload.device];
+      state.layer = payload.layer;
+    },
+    /** A page of a device is shown, or (null) the device at home. A selected cell goes along. */
+    pageShown: (state, { payload }: PayloadAction<{ device: string; page: string | null }>) => {
+      const { device, page } = payload;
+      if (page === null) delete state.pages[device];
+      else state.pages[device] = page;
+      state.recording = false;
+      state.also = [];
+      if (state.selected?.device === device) state.selected.layer = page ?? state.layer;
+      state.anchor = state.selected;
+    },
     /** Several cells: the one that is worked in, and those with it. The range goes on from where it began. */
     cellsSelected: (state, { payload }: PayloadAction<{ selected: Slot; also: readonly Slot[] }>) => {
       state.selected = payload.selected;
@@ -84,7 +98,7 @@ const slice = createSlice({
     layerShown: (state, { payload }: PayloadAction<string>) => {
       state.layer = payload;
       state.recording = false;
-      if (state.selected) state.selected.layer = payload;
+      if (state.selected && state.pages[state.selected.device] === undefined) state.selected.layer = payload;
       state.anchor = state.selected;
       state.also = [];
     },
@@ -110,6 +124,7 @@ export const {
   cellsSelected,
   compareSet,
   layerShown,
+  pageShown,
   recordingEnded,
   recordingStarted,
   searched,

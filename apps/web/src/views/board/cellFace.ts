@@ -1,9 +1,10 @@
 import { type NativeOutput, tunedControl } from '@nimble-lever/core/devices';
-import { resolveBehaviour } from '@nimble-lever/core/resolve';
-import { BASE_LAYER, type Binding, type Profile, type Setup } from '@nimble-lever/core/setup';
+import { coveringFolders, resolveBehaviour } from '@nimble-lever/core/resolve';
+import { BASE_LAYER, type Binding, type Page, type Profile, type Setup } from '@nimble-lever/core/setup';
 import { describeActionIn, nativeName, profileName, programName, wheelText } from '@nimble-lever/core/words';
 import type { CellFace } from '../../pieces/Cell.tsx';
 import { layersOf, type UsePlace } from './lookUp.ts';
+import { WORDS } from './words.ts';
 
 /** What a cell was looked up from. */
 interface Looked {
@@ -21,11 +22,24 @@ export function faceOf(
   { layer, compare }: Looked,
 ): CellFace {
   const { device, control, trigger } = row;
-  const { decided } = resolveBehaviour(chain, layersOf(layer), device.id, control.id, trigger);
+  const covering = coveringFolders(setup);
+  const { decided, covered } = resolveBehaviour(
+    chain,
+    layersOf(layer),
+    device.id,
+    control.id,
+    trigger,
+    covering,
+  );
+  const page = setup.pages.find(({ id }) => id === layer) ?? null;
+  // A page of a program never shows with another one in front: what would show through says nothing then.
+  if (decided?.layer !== layer && isElsewhere(page, asked)) {
+    return { ...NOT_HERE, name: WORDS.pageNotHere(page?.name ?? '') };
+  }
   // Set here, and not only decided by something that is set elsewhere.
   const here = decided?.profile === asked.id && decided.layer === layer;
   // Where it comes from, told in grey beside what is inherited.
-  const from = decided && !here ? placeName(setup, decided, asked) : null;
+  const from = decided && !here ? placeName(setup, decided, asked, layer) : null;
   const hasNote = here && decided?.binding.note !== null;
   const base = compare && decided && decided.layer !== BASE_LAYER ? baseName(setup, chain, asked, row) : null;
   const source = here ? 'set' : 'inherited';
@@ -35,8 +49,32 @@ export function faceOf(
     hasNote,
     base,
     layer: decided?.layer ?? null,
-    ...doesOf(setup, decided, asked, tunedControl(control, device.settings).native[trigger] ?? null),
+    // What a folder covers does not even do what it does by itself.
+    ...doesOf(setup, decided, asked, covered === null ? nativeOf(row) : null),
   };
+}
+
+/** Whether a page belongs to another program than that of a column. Everywhere is under all of them. */
+function isElsewhere(page: Page | null, { program }: Profile): boolean {
+  return page !== null && page.program !== null && program !== null && page.program !== program;
+}
+
+/** A cell that can never decide. */
+const NOT_HERE: Omit<CellFace, 'name'> = {
+  source: 'inherited',
+  does: 'nothing',
+  from: null,
+  hasNote: false,
+  base: null,
+  layer: null,
+  shortcut: null,
+  family: null,
+  intent: null,
+};
+
+/** What a control does by itself, as its device is set. */
+function nativeOf({ device, control, trigger }: UsePlace): NativeOutput | null {
+  return tunedControl(control, device.settings).native[trigger] ?? null;
 }
 
 /** What the same cell is called on the base layer, to compare with. */
@@ -47,9 +85,12 @@ function baseName(setup: Setup, chain: readonly Profile[], asked: Profile, row: 
 type Decided = { readonly profile: string; readonly layer: string; readonly binding: Binding } | null;
 
 /** Where what decides was found, as far as it is elsewhere than where one asked. */
-function placeName(setup: Setup, decided: NonNullable<Decided>, asked: Profile): string {
+function placeName(setup: Setup, decided: NonNullable<Decided>, asked: Profile, shown: string): string {
+  if (decided.profile !== asked.id) return profileName(setup, decided.profile);
+  // What shows through a page comes from the device's own.
+  if (setup.pages.some(({ id }) => id === shown)) return 'home';
   const layer = setup.layers.find(({ id }) => id === decided.layer)?.name ?? decided.layer;
-  return decided.profile === asked.id ? `layer ${layer}` : profileName(setup, decided.profile);
+  return `layer ${layer}`;
 }
 
 type Does = Pick<CellFace, 'does' | 'name' | 'shortcut' | 'family' | 'intent'>;

@@ -6,6 +6,7 @@ import {
   type Placing,
   placingEdits,
   type Slot,
+  slotSchema,
 } from '@nimble-lever/core/setup';
 import { makeEdit, makeEdits } from '../../app/setup/edits.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
@@ -57,7 +58,7 @@ export const pasteCells = (): AppThunk => (dispatch, getState) => {
       : copied.flatMap((cell) => {
           const row = model.rows[first.row + cell.down];
           const column = model.columns[first.column + cell.across];
-          return row && column ? [placed(cell, slotAt(row, column, model.layer))] : [];
+          return row && column ? [placed(cell, slotAt(row, column))] : [];
         });
   const left = copied.flatMap(({ cut, profile }): Placing[] =>
     cut ? [{ to: cut, binding: null, from: profile }] : [],
@@ -74,6 +75,18 @@ export const clearCells = (): AppThunk => (dispatch, getState) => {
   if (only && set.length === 1) dispatch(makeEdit({ kind: 'remove', at: itemAt.binding(only.slot) }));
   else dispatch(makeEdits(set.map(({ slot }) => ({ kind: 'remove', at: itemAt.binding(slot) }))));
 };
+
+/** What a dragged cell is carried as: no other page takes it for text. */
+export const CARRIED_CELL = 'application/x-nimble-lever-cell';
+
+/** The slot that is carried; null for what comes from elsewhere. */
+export function carriedSlot(text: string): Slot | null {
+  try {
+    return slotSchema.safeParse(JSON.parse(text)).data ?? null;
+  } catch {
+    return null;
+  }
+}
 
 /** What is dragged from a cell to another: moved where nothing is set, else both change places; with Ctrl it is copied. */
 export const dropCell =
@@ -103,12 +116,12 @@ export const rangeTo =
     for (let r = Math.min(from.row, row); r <= Math.max(from.row, row); r++) {
       for (let c = Math.min(from.column, column); c <= Math.max(from.column, column); c++) {
         const [boardRow, boardColumn] = [model.rows[r], model.columns[c]];
-        if (boardRow && boardColumn) all.push(slotAt(boardRow, boardColumn, model.layer));
+        if (boardRow && boardColumn) all.push(slotAt(boardRow, boardColumn));
       }
     }
     const [at, under] = [model.rows[row], model.columns[column]];
     if (!at || !under) return;
-    const selected = slotAt(at, under, model.layer);
+    const selected = slotAt(at, under);
     dispatch(cellsSelected({ selected, also: all.filter((slot) => !isSame(slot, selected)) }));
   };
 

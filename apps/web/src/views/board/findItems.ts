@@ -11,19 +11,18 @@ import {
   slotOf,
 } from '@nimble-lever/core/setup';
 import {
-  layerName,
+  controlUseWords,
   macroName,
   profileName,
   radialMenuName,
   triggerName,
-  triggerNameIn,
 } from '@nimble-lever/core/words';
 
 /** Something of the Board that can be found. */
 export interface FindItem {
   /** The same as long as it is the same thing. */
   readonly key: string;
-  readonly kind: 'control' | 'command' | 'layer' | 'menu' | 'macro';
+  readonly kind: 'control' | 'command' | 'layer' | 'page' | 'menu' | 'macro';
   readonly name: string;
   /** The device of a control, the program of a command; for others the kind of thing it is. */
   readonly owner: string;
@@ -39,7 +38,13 @@ export interface FindItem {
 
 /** Everything on the Board by name. A control is found in the column of `profile`, by each of its triggers. */
 export function findItems(setup: Setup, profile: string): readonly FindItem[] {
-  return [...commandItems(setup), ...partItems(setup), ...layerItems(setup), ...controlItems(setup, profile)];
+  return [
+    ...commandItems(setup),
+    ...partItems(setup),
+    ...layerItems(setup),
+    ...pageItems(setup, profile),
+    ...controlItems(setup, profile),
+  ];
 }
 
 /** Every way of using every control. */
@@ -83,7 +88,7 @@ function commandItems(setup: Setup): readonly FindItem[] {
         name: command.name,
         owner: profileName(setup, profile),
         shortcut: command.shortcut,
-        control: slot && whereWords(setup, slot),
+        control: slot && controlUseWords(setup, slot),
         program,
         slot: slot ? { ...slot, profile } : firstSlot(setup, profile),
       };
@@ -111,7 +116,7 @@ function partItems(setup: Setup): readonly FindItem[] {
       name,
       owner,
       shortcut: null,
-      control: slot && whereWords(setup, slot),
+      control: slot && controlUseWords(setup, slot),
       program: null,
       slot: slot ?? firstSlot(setup, EVERYWHERE),
     };
@@ -135,11 +140,20 @@ function layerItems({ layers }: Setup): readonly FindItem[] {
   }));
 }
 
-/** Where something is reached: `Bench dial, press`, and in which layer where that is not the base. */
-function whereWords(setup: Setup, { device, control, trigger, layer }: Slot): string {
-  const name = setup.devices.find(({ id }) => id === device)?.name ?? device;
-  const inLayer = layer === BASE_LAYER ? '' : `, layer ${layerName(setup, layer)}`;
-  return `${name}, ${triggerNameIn(setup, device, control, trigger).toLowerCase()}${inLayer}`;
+/** Every page, by the first control that is on it, in the column of its program. */
+function pageItems(setup: Setup, profile: string): readonly FindItem[] {
+  return setup.pages.flatMap(({ id, name, kind, device, program }): FindItem[] => {
+    const owner = setup.devices.find((each) => each.id === device);
+    const control = owner?.controls.find((each) => triggersOf(each).length > 0);
+    const trigger = control && triggersOf(control)[0];
+    if (!owner || !control || !trigger) return [];
+    const column = (program !== null && profileOf(setup, program)?.id) || profile;
+    const slot = { profile: column, layer: id, device, control: control.id, trigger };
+    const of = kind === 'folder' ? `Folder of ${owner.name}` : `Set of ${owner.name}`;
+    return [
+      { key: `page ${id}`, kind: 'page', name, owner: of, shortcut: null, control: null, program, slot },
+    ];
+  });
 }
 
 /** Somewhere to begin, for what nothing reaches yet: the first control of the rig. */

@@ -32,7 +32,8 @@ export function useMatrixKeys(model: BoardModel, open: Openers) {
   const cell = useAppSelector(selectCell);
   return useCallback(
     (event: KeyboardEvent) => {
-      if (!cell) return;
+      // Tabs of pages stand in the matrix too, and have their own keys.
+      if (!cell || (event.target instanceof Element && event.target.closest('[data-own-keys]'))) return;
       const act = keyAction(event, cell, model, open);
       // What the matrix does not use goes on to the page: undo, find, the browser's own.
       if (!act) return;
@@ -60,11 +61,13 @@ function keyAction(event: KeyboardEvent, cell: SelectedCell, model: BoardModel, 
   if (target && shiftKey) return () => rangeTo(target.row, target.column);
   if (target) {
     const [row, column] = [model.rows[target.row], model.columns[target.column]];
-    return () => (row && column ? cellSelected(slotAt(row, column, model.layer)) : undefined);
+    return () => (row && column ? cellSelected(slotAt(row, column)) : undefined);
   }
   switch (letterOf(event.nativeEvent)) {
     case 'r':
       return () => recordingStarted();
+    case 'p':
+      return () => stepPages(cell.row.device.id, shiftKey ? -1 : 1);
     case 't': {
       const { device, control, unfolded } = cell.row;
       return () => triggersFolded({ control: `${device.id}/${control.id}`, open: !unfolded });
@@ -85,6 +88,14 @@ function keyAction(event: KeyboardEvent, cell: SelectedCell, model: BoardModel, 
       return null;
   }
 }
+
+/** The next page of a device, or the previous one; by a file that comes with the tabs of the pages. */
+const stepPages =
+  (device: string, by: 1 | -1): AppThunk =>
+  async (dispatch) => {
+    const { stepShownPage } = await import('./pages/stepShownPage.ts');
+    dispatch(stepShownPage(device, by));
+  };
 
 /** Ctrl with a letter: as in every sheet of cells. */
 const CLIPBOARD: Readonly<Record<string, Act>> = {

@@ -4,7 +4,9 @@ import type { Theme } from '@mui/material/styles';
 export const ROW = 31;
 /** Of the head, with the line that marks the program in front. */
 export const HEAD_HEIGHT = ROW + 3;
-export const GROUP = 24;
+export const GROUP = 30;
+/** From the left and right edge to what stands in a heading. */
+export const GROUP_INSET = 10;
 export const HEAD = 228;
 export const COLUMN = 196;
 
@@ -62,7 +64,8 @@ export function matrixStyles({ theme: { vars } }: { readonly theme: Theme }) {
       color: vars?.palette.text.secondary,
       ...head,
       borderBottom: line,
-      '& span': { position: 'sticky', left: 10 },
+      '& > span, & .device': { position: 'sticky', left: GROUP_INSET },
+      '& .device': { display: 'flex', alignItems: 'center', gap: 9, '& > span': { flex: 'none' } },
     },
     '& .rowhead': {
       display: 'flex',

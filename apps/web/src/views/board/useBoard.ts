@@ -12,6 +12,7 @@ export const selectBoard = createSelector(
     selectSetup,
     (state: RootState) => hiddenByItself(selectBoardState(state).selected),
     (state: RootState) => selectBoardState(state).layer,
+    (state: RootState) => selectBoardState(state).pages,
     (state: RootState) => selectBoardState(state).compare,
     (state: RootState) => selectBoardState(state).unfolded,
     (state: RootState) => selectBoardState(state).search,
@@ -21,11 +22,11 @@ export const selectBoard = createSelector(
     (state: RootState) => selectBoardState(state).view.grouping,
     (state: RootState) => selectBoardState(state).view.onlySet,
   ],
-  (setup, asked, layer, compare, unfolded, search, hidden, pinned, grouping, onlySet) => {
+  (setup, asked, layer, pages, compare, unfolded, search, hidden, pinned, grouping, onlySet) => {
     // A layer that was removed elsewhere is no longer shown.
     const known = setup.layers.some(({ id }) => id === layer) ? layer : BASE_LAYER;
     const shown = { hidden, pinned, grouping, onlySet, asked, compare, search };
-    return boardModel(setup, { ...shown, layer: known, unfolded: new Set(unfolded) });
+    return boardModel(setup, { ...shown, layer: known, pages, unfolded: new Set(unfolded) });
   },
 );
 
@@ -41,11 +42,11 @@ function hiddenByItself(slot: Slot | null): Slot | null {
 export const selectCell = createSelector(
   [selectBoard, (state: RootState) => selectBoardState(state).selected],
   (model, slot) => {
-    if (!slot || slot.layer !== model.layer) return null;
+    if (!slot) return null;
     const { row, column } = placeOf(model, slot);
     const [boardRow, boardColumn] = [model.rows[row], model.columns[column]];
     const face = model.face(row, column);
-    if (!boardRow || !boardColumn || !face) return null;
+    if (!boardRow || !boardColumn || !face || boardRow.layer !== slot.layer) return null;
     return { slot, row: boardRow, column: boardColumn, face, at: { row, column } };
   },
 );

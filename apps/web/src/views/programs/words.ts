@@ -148,7 +148,6 @@ export const WORDS = {
     menu: (name: string) => `in the menu ${name}`,
   },
   fromProfile: (name: string) => `from ${name}`,
-  inLayer: (name: string) => `layer ${name}`,
   sameIntent: 'The same intent elsewhere',
   sameControl: (n: number, all: number) => `On the same control in ${n} of ${all} other programs.`,
   showProgram: (name: string) => `Show the commands of ${name}`,

@@ -1,12 +1,12 @@
 import { styled } from '@mui/material/styles';
 import { type Control, type Device, movesPointer, tunedControl } from '@nimble-lever/core/devices';
-import { controlKey, wheelModeNow } from '@nimble-lever/core/engine';
+import { controlKey, pagesOn, wheelModeNow } from '@nimble-lever/core/engine';
 import type { Setup } from '@nimble-lever/core/setup';
 import { describeAction, nativeName } from '@nimble-lever/core/words';
 import { useMemo, useState } from 'react';
 import type { Happening } from '../../app/engine/engineSlice.ts';
 import { feed } from '../../app/engine/feed.ts';
-import { selectSetup } from '../../app/setup/selectors.ts';
+import { selectCompiled, selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { useFlash } from '../../app/useFlash.ts';
 import { DeviceCard } from '../../pieces/DeviceCard.tsx';
@@ -51,6 +51,8 @@ export function TrayDevice({ device: plain }: { readonly device: Device }) {
   }, [plain, isFree]);
   const { id } = device;
   const faces = useFaces(device);
+  const compiled = useAppSelector(selectCompiled);
+  const pages = pagesOn(compiled, engine, id).map(({ name }) => name);
   const simulated = useAppSelector(selectSimulated);
   const { plugged, low, charge } = simulatedDevice(simulated, plain);
 
@@ -90,7 +92,7 @@ export function TrayDevice({ device: plain }: { readonly device: Device }) {
     return done || (pedals ? PEDAL_KEYS.slice(0, device.controls.length).join(' ') : '');
   };
   return (
-    <DeviceCard name={device.name} aside={asideOf()} current={isLatest}>
+    <DeviceCard name={device.name} pages={pages} aside={asideOf()} current={isLatest}>
       <Inside data-plugged={plugged} inert={!plugged}>
         <DeviceDrawing
           device={device}

@@ -3,6 +3,7 @@ import OutlinedInput from '@mui/material/OutlinedInput';
 import Slider from '@mui/material/Slider';
 import { styled } from '@mui/material/styles';
 import type { Device } from '@nimble-lever/core/devices';
+import { removeDevice } from '@nimble-lever/core/programs';
 import { asItCame, changesOf, itemAt, sameJson } from '@nimble-lever/core/setup';
 import { profileName } from '@nimble-lever/core/words';
 import type { ReactNode } from 'react';
@@ -35,25 +36,32 @@ const Box = styled('header')(({ theme: { vars } }) => ({
   '& .MuiButton-root': { minHeight: 28, paddingBlock: 1, fontSize: 12 },
 }));
 
+/** What is on now, among layers and pages; no id has a space in it. */
+const NOW = 'on now';
+
 /** A device with the profile and layer its labels are shown for. */
 interface Props {
   readonly device: Device;
   /** The profile and layer whose bindings are shown. */
   readonly profile: string;
-  readonly layer: string;
+  /** A layer or a page of the device; null for the page that is on. */
+  readonly layer: string | null;
+  /** The page that is on, or the base layer. */
+  readonly onNow: string;
   readonly onProfile: (profile: string) => void;
-  readonly onLayer: (layer: string) => void;
+  readonly onLayer: (layer: string | null) => void;
   /** What can be done besides, at the right. */
   readonly children: ReactNode;
 }
 
 /** Which device this is, how it is now, and for which program and layer its controls are shown. */
-export function DeviceHead({ device, profile, layer, onProfile, onLayer, children }: Props) {
+export function DeviceHead({ device, profile, layer, onNow, onProfile, onLayer, children }: Props) {
   const dispatch = useAppDispatch();
   const setup = useAppSelector(selectSetup);
   const simulated = useAppSelector(selectSimulated);
   const { plugged, charge } = simulatedDevice(simulated, device);
   const at = itemAt.device(device.id);
+  const pages = setup.pages.filter((page) => page.device === device.id);
   // An empty name is not kept: a device without one could not be spoken of.
   const name = useDraft(device.name, (text) => {
     const next = text.trim();
@@ -101,7 +109,7 @@ export function DeviceHead({ device, profile, layer, onProfile, onLayer, childre
       >
         {WORDS.putBack}
       </Button>
-      <Button title={WORDS.removed} onClick={() => dispatch(makeEdit({ kind: 'remove', at }))}>
+      <Button title={WORDS.removed} onClick={() => dispatch(makeEdit(removeDevice(setup, device.id).edit))}>
         {WORDS.remove}
       </Button>
       <span style={{ flexBasis: '100%', height: 0 }} />
@@ -115,9 +123,13 @@ export function DeviceHead({ device, profile, layer, onProfile, onLayer, childre
       {WORDS.layer}
       <ChoiceField
         label={WORDS.layer}
-        value={layer}
-        options={setup.layers.map(({ id, name: called }) => [id, called] as const)}
-        onChange={onLayer}
+        value={layer ?? NOW}
+        options={[
+          [NOW, WORDS.onNow(pages.find(({ id }) => id === onNow)?.name ?? WORDS.home)],
+          ...setup.layers.map(({ id, name: called }) => [id, called] as const),
+          ...pages.map(({ id, kind, name: called }) => [id, WORDS.pageIn(kind, called)] as const),
+        ]}
+        onChange={(next) => onLayer(next === NOW ? null : next)}
       />
       <span className="fill" />
       {children}

@@ -59,7 +59,7 @@ export function DeviceParts({ device, profile, layer, selected, lit, tab, onTab,
         )}
         {tab === 'tuning' && <TuningTab device={device} />}
         {tab === 'computers' && <ComputersTab device={device} />}
-        {tab === 'memory' && <MemoryTab device={device} profile={profile} />}
+        {tab === 'memory' && <MemoryTab device={device} profile={profile} layer={layer} />}
       </div>
     </Box>
   );

@@ -49,10 +49,12 @@ const layoutName = (id: string) => LAYOUTS.find((layout) => layout.id === id)?.n
 interface Props {
   readonly device: Device;
   readonly profile: string;
+  /** What is shown of the device: where it is a page, that page is planned. */
+  readonly layer: string;
 }
 
 /** A device's own memory: what of a profile fits, what does not and why; stored, read back and compared. */
-export function MemoryTab({ device, profile }: Props) {
+export function MemoryTab({ device, profile, layer }: Props) {
   const setup = useAppSelector(selectSetup);
   const [slot, setSlot] = useState(0);
   /** Counts what was stored, so that it is read anew. */
@@ -62,10 +64,11 @@ export function MemoryTab({ device, profile }: Props) {
   const dispatch = useAppDispatch();
   const layout = useAppSelector(selectLayout);
   const size = device.memory?.slotBytes ?? 0;
+  const page = setup.pages.find(({ id }) => id === layer) ?? null;
   // Planned for the whole profile, so that what does not fit is known before anything is stored.
   const plan = useMemo(
-    () => planMemory(setup, device, profile, size, layout),
-    [setup, device, profile, size, layout],
+    () => planMemory(setup, device, profile, size, layout, page?.id ?? null),
+    [setup, device, profile, size, layout, page],
   );
   // biome-ignore lint/correctness/useExhaustiveDependencies: read anew after storing.
   const read = useMemo(() => readMemory(device, readSlot(device.id, slot)), [device, slot, stored]);
@@ -93,7 +96,7 @@ export function MemoryTab({ device, profile }: Props) {
     // Its keys mean what they meant on the keyboard they were chosen for.
     const file = madeFor !== null && madeFor !== layout.id ? layoutFile(madeFor) : undefined;
     const own = file ? readLayout(await file()) : layout;
-    dispatch(makeEdits(takeOverMemory(setup, device.id, profile, entries, own)));
+    dispatch(makeEdits(takeOverMemory(setup, device.id, profile, entries, own, page?.id)));
   };
   const store = () => {
     // A browser may refuse to keep things; then nothing was stored, and that is said.
@@ -115,7 +118,8 @@ export function MemoryTab({ device, profile }: Props) {
             )}
             onChange={(next) => setSlot(Number(next))}
           />
-          {profileName(setup, profile)}: {WORDS.bytes(plan.bytes, size)}
+          {profileName(setup, profile)}
+          {page && `, ${page.kind} ${page.name}`}: {WORDS.bytes(plan.bytes, size)}
         </div>
         <LinearProgress
           variant="determinate"

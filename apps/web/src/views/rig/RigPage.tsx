@@ -1,9 +1,10 @@
 import Button from '@mui/material/Button';
 import { styled } from '@mui/material/styles';
 import type { Control, Device } from '@nimble-lever/core/devices';
+import { pagesOn } from '@nimble-lever/core/engine';
 import { BASE_LAYER } from '@nimble-lever/core/setup';
 import { useState } from 'react';
-import { selectSetup } from '../../app/setup/selectors.ts';
+import { selectCompiled, selectSetup } from '../../app/setup/selectors.ts';
 import { useAppSelector } from '../../app/store.ts';
 import { useFlash } from '../../app/useFlash.ts';
 import { AddDevice } from './AddDevice.tsx';
@@ -45,7 +46,10 @@ export function RigPage() {
   const [wanted, setWanted] = useState<string | null>(null);
   const [control, setControl] = useState<string | null>(null);
   const [profile, setProfile] = useState<string | null>(null);
-  const [layer, setLayer] = useState<string>(BASE_LAYER);
+  // A layer or a page; null for what is on now.
+  const [layer, setLayer] = useState<string | null>(null);
+  const compiled = useAppSelector(selectCompiled);
+  const engine = useAppSelector((state) => state.engine.engine);
   const [tab, setTab] = useState<Part>('controls');
   const [finding, setFinding] = useState(false);
   const { lit, light, fade } = useFlash();
@@ -74,7 +78,11 @@ export function RigPage() {
   }
   // The program in front until another is chosen, so that the labels follow the work.
   const shownProfile = profile && setup.profiles[profile] ? profile : front;
-  const shownLayer = setup.layers.some(({ id }) => id === layer) ? layer : BASE_LAYER;
+  const isThere =
+    setup.layers.some(({ id }) => id === layer) ||
+    setup.pages.some((page) => page.id === layer && page.device === device.id);
+  const onNow = pagesOn(compiled, engine, device.id).at(-1)?.id ?? BASE_LAYER;
+  const shownLayer = layer !== null && isThere ? layer : onNow;
   return (
     <Page>
       <DeviceList devices={setup.devices} selected={device.id} onSelect={select} />
@@ -83,7 +91,8 @@ export function RigPage() {
           key={device.id}
           device={device}
           profile={shownProfile}
-          layer={shownLayer}
+          layer={isThere ? layer : null}
+          onNow={onNow}
           onProfile={setProfile}
           onLayer={setLayer}
         >

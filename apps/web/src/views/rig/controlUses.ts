@@ -5,7 +5,7 @@ import {
   type Trigger,
   triggersOf,
 } from '@nimble-lever/core/devices';
-import { profileChain, resolveBehaviour } from '@nimble-lever/core/resolve';
+import { coveringFolders, profileChain, resolveBehaviour } from '@nimble-lever/core/resolve';
 import { BASE_LAYER, type Setup } from '@nimble-lever/core/setup';
 import { describeAction, triggerName, triggerWord } from '@nimble-lever/core/words';
 
@@ -20,7 +20,7 @@ export interface ControlUse {
   readonly family: string | null;
 }
 
-/** What a control does in a profile and layer: its main uses, and of the others those that are set. */
+/** What a control does in a profile and layer, or on a page: its main uses, and of the others those that are set. */
 export function usesOf(
   setup: Setup,
   device: Device,
@@ -31,9 +31,10 @@ export function usesOf(
   // As the engine looks it up: profile by profile, in each the layer first.
   const chain = profileChain(setup, profile);
   const layers = layer === BASE_LAYER ? [BASE_LAYER] : [layer, BASE_LAYER];
+  const covering = coveringFolders(setup);
   const main = mainTriggersOf(control);
   return triggersOf(control).flatMap((trigger): ControlUse[] => {
-    const { decided } = resolveBehaviour(chain, layers, device.id, control.id, trigger);
+    const { decided, covered } = resolveBehaviour(chain, layers, device.id, control.id, trigger, covering);
     if (!decided && !main.includes(trigger)) return [];
     const owner = decided && setup.profiles[decided.profile];
     const behaviour = decided?.binding.behaviour;
@@ -41,7 +42,13 @@ export function usesOf(
       owner && behaviour?.kind === 'action' ? describeAction(setup, owner, behaviour.action) : null;
     // A bare shortcut that no command has is best told by itself.
     const name = info?.command === null && info.shortcut ? info.shortcut : info?.name;
-    const does = name ? (decided?.binding.face?.label ?? name) : behaviour?.kind === 'off' ? 'off' : null;
+    const does = name
+      ? (decided?.binding.face?.label ?? name)
+      : behaviour?.kind === 'off'
+        ? 'off'
+        : covered === null
+          ? null
+          : 'nothing';
     return [
       {
         trigger,

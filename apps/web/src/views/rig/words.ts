@@ -36,7 +36,10 @@ export const WORDS = {
   },
   controlsCount: (count: number) => `${count} ${count === 1 ? 'control' : 'controls'}`,
   program: 'Program',
-  layer: 'Layer',
+  layer: 'Layer or page',
+  home: 'Home',
+  onNow: (name: string) => `On now: ${name}`,
+  pageIn: (kind: 'folder' | 'set', name: string) => (kind === 'folder' ? `Folder ${name}` : `Set ${name}`),
   // The drawing with its labels.
   scale: (mm: number) => `${mm} mm`,
   drawing: 'What each control does',

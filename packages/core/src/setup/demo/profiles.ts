@@ -113,7 +113,7 @@ export const larkframeProfile = (): Profile =>
     [sixKey(2), command('larkframe-double'), { layer: SHOT, face: face('Double', 'copy', 'plum') }],
     [sixKey(3), command('larkframe-onion'), { layer: SHOT, face: face('Onion', 'layers', 'teal') }],
     [sixKey(4), command('larkframe-guides'), { layer: SHOT, face: face('Guides', 'grid-3x3', 'teal') }],
-    [sixKey(5), command('larkframe-light'), { layer: SHOT, face: face('Light', 'sun', 'teal') }],
+    [sixKey(5), command('larkframe-magnify'), { layer: SHOT, face: face('Magnify', 'zoom-in', 'teal') }],
     [sixKey(6), page('back'), { layer: SHOT, face: face('Back', 'corner-up-left', 'ink') }],
   ]);
 

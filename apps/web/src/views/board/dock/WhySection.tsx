@@ -39,6 +39,7 @@ export function WhySection({ edits, onClose }: Props) {
   const { row, column, slot } = cell;
   // Looked up anew: the matrix keeps only what is shown, and here every place that was looked at is told.
   const resolution = resolutionAt(setup, slot);
+  const page = setup.pages.find(({ id }) => id === slot.layer);
   // No binding here is what "Inherit" means; it is nothing that could be stored.
   const kind = binding?.behaviour.kind ?? 'inherit';
   const choice = (name: string, own: 'inherit' | 'native' | 'off', choose: () => void) => (
@@ -55,7 +56,13 @@ export function WhySection({ edits, onClose }: Props) {
         </IconButton>
       </header>
       <p>
-        {row.device.name}, in <b>{column.name}</b>
+        {row.device.name}
+        {page && (
+          <>
+            , {page.kind} <b>{page.name}</b>
+          </>
+        )}
+        , in <b>{column.name}</b>
       </p>
       <p className="why">
         <b>{WORDS.why}</b> {whyThisOne(setup, resolution, slot.profile)}

@@ -12,12 +12,11 @@ import {
   reachOf,
 } from '@nimble-lever/core/programs';
 import type { Setup } from '@nimble-lever/core/setup';
-import { profileName } from '@nimble-lever/core/words';
+import { controlUseWords, profileName } from '@nimble-lever/core/words';
 import { useMemo } from 'react';
 import { makeEdit } from '../../../app/setup/edits.ts';
 import { selectSetup } from '../../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../app/store.ts';
-import { placeWords } from '../placeWords.ts';
 import { useSay } from '../say.ts';
 import { WORDS } from '../words.ts';
 import { whereWords } from './useRows.ts';
@@ -42,7 +41,7 @@ export function PlaceMenu({ program, command, anchor, onClose }: Props) {
   const name = commandsOf(setup, program).find(({ id }) => id === command)?.name ?? command;
   const put = (place: Place) => {
     dispatch(makeEdit(placeEdit(setup, command, place)));
-    say(WORDS.placed(name, placeWords(setup, place.slot)));
+    say(WORDS.placed(name, controlUseWords(setup, place.slot)));
     onClose();
   };
   const show = (at: Reach) => {
@@ -68,7 +67,7 @@ export function PlaceMenu({ program, command, anchor, onClose }: Props) {
           key={`${place.slot.device}/${place.slot.control}/${place.slot.trigger}`}
           onClick={() => put(place)}
         >
-          {placeWords(setup, place.slot)}
+          {controlUseWords(setup, place.slot)}
           <small style={{ marginLeft: 'auto', paddingLeft: 24, opacity: 0.8 }}>
             {reasonWords(setup, program, place)}
           </small>

@@ -1,11 +1,11 @@
 import { columnOf, commandsOf, doubledIn, type Reach, reachOf } from '@nimble-lever/core/programs';
 import type { Command, Setup } from '@nimble-lever/core/setup';
 import { isUntypeable } from '@nimble-lever/core/setup/shortcuts';
+import { controlUseWords } from '@nimble-lever/core/words';
 import { useMemo } from 'react';
 import { selectLayout } from '../../../app/keyboard/keyboardSlice.ts';
 import { selectSetup } from '../../../app/setup/selectors.ts';
 import { useAppSelector } from '../../../app/store.ts';
-import { placeWords } from '../placeWords.ts';
 import { WORDS } from '../words.ts';
 
 /** A line of the sheet: a command, and what is found out about it. */
@@ -48,7 +48,7 @@ export function useRows(program: string | null): readonly Row[] {
 
 /** Where something is reached, and by what besides a binding of its own. */
 export function whereWords(setup: Setup, { slot, through }: Reach): string {
-  const place = placeWords(setup, slot);
+  const place = controlUseWords(setup, slot);
   return through ? `${place}, ${throughWords(setup, through)}` : place;
 }
 

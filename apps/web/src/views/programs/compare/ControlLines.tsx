@@ -3,13 +3,12 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { type ComparedCell, type Difference, takeAcross } from '@nimble-lever/core/programs';
 import { keyOf } from '@nimble-lever/core/setup';
-import { profileName } from '@nimble-lever/core/words';
+import { controlUseWords, profileName } from '@nimble-lever/core/words';
 import { useState } from 'react';
 import { makeEdit } from '../../../app/setup/edits.ts';
 import { useAppDispatch } from '../../../app/store.ts';
 import { Keycap } from '../../../pieces/Keycap.tsx';
 import { useToBoard } from '../commands/useToBoard.ts';
-import { placeWords } from '../placeWords.ts';
 import { useSay } from '../say.ts';
 import { WORDS } from '../words.ts';
 import { CompareGrid } from './CompareGrid.tsx';
@@ -38,7 +37,7 @@ export function ControlLines({ beside, differences }: Props) {
         cellsAt={(index) => {
           const line = differences[index];
           if (!line) return [];
-          const place = placeWords(of, line.slot);
+          const place = controlUseWords(of, line.slot);
           return [
             <span key="at" className="words">
               {place}
@@ -131,7 +130,7 @@ function TakeMenu({ anchor, line, column, beside, onClose }: TakeProps) {
           key={words}
           onClick={() => {
             dispatch(makeEdit(edit));
-            say(WORDS.taken(placeWords(setup, target), names[column] ?? ''));
+            say(WORDS.taken(controlUseWords(setup, target), names[column] ?? ''));
             onClose();
           }}
         >

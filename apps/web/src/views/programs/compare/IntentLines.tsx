@@ -1,11 +1,10 @@
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { type IntentDifference, putIntent } from '@nimble-lever/core/programs';
-import { intentName } from '@nimble-lever/core/words';
+import { controlUseWords, intentName } from '@nimble-lever/core/words';
 import { useState } from 'react';
 import { makeEdit } from '../../../app/setup/edits.ts';
 import { useAppDispatch } from '../../../app/store.ts';
-import { placeWords } from '../placeWords.ts';
 import { useSay } from '../say.ts';
 import { WORDS } from '../words.ts';
 import { CompareGrid } from './CompareGrid.tsx';
@@ -23,7 +22,9 @@ export function IntentLines({ beside, differences }: Props) {
   );
   const { setup, chosen, compared, names } = beside;
   const wordsOf = (line: IntentDifference, column: number) =>
-    (line.slots[column] ?? []).map((slot) => placeWords(compared[column]?.setup ?? setup, slot)).join(' · ');
+    (line.slots[column] ?? [])
+      .map((slot) => controlUseWords(compared[column]?.setup ?? setup, slot))
+      .join(' · ');
   return (
     <>
       <CompareGrid

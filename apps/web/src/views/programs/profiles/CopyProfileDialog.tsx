@@ -5,14 +5,13 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import { styled } from '@mui/material/styles';
 import { type CarriedStep, planProfileCopy, profileCopyEdit } from '@nimble-lever/core/programs';
 import { type Profile, partsOf } from '@nimble-lever/core/setup';
-import { profileName, refusalWords } from '@nimble-lever/core/words';
+import { controlUseWords, profileName, refusalWords } from '@nimble-lever/core/words';
 import { useId, useMemo, useState } from 'react';
 import { makeEdit } from '../../../app/setup/edits.ts';
 import { selectSetup } from '../../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../app/store.ts';
 import { ChoiceField } from '../../../pieces/ChoiceField.tsx';
 import { BindingWords } from '../BindingWords.tsx';
-import { placeWords } from '../placeWords.ts';
 import { useSay } from '../say.ts';
 import { WORDS } from '../words.ts';
 
@@ -100,7 +99,7 @@ export function CopyProfileDialog({ from, onClose }: Props) {
             <tbody>
               {steps.map((step) => (
                 <tr key={`${step.slot.layer}/${step.slot.device}/${step.slot.control}/${step.slot.trigger}`}>
-                  <td>{placeWords(setup, step.slot)}</td>
+                  <td>{controlUseWords(setup, step.slot)}</td>
                   <td>
                     <BindingWords setup={setup} profile={from} binding={step.source} />
                   </td>

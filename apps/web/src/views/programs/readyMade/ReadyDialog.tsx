@@ -5,14 +5,13 @@ import { triggersOf } from '@nimble-lever/core/devices';
 import type { ControlSet, StartingProfile } from '@nimble-lever/core/formats';
 import { planControlSet, planStart, readyEdit } from '@nimble-lever/core/programs';
 import { sameJson } from '@nimble-lever/core/setup';
-import { profileName } from '@nimble-lever/core/words';
+import { controlUseWords, profileName } from '@nimble-lever/core/words';
 import { useId, useState } from 'react';
 import { makeEdit } from '../../../app/setup/edits.ts';
 import { selectSetup } from '../../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../app/store.ts';
 import { ChoiceField } from '../../../pieces/ChoiceField.tsx';
 import { BindingWords } from '../BindingWords.tsx';
-import { placeWords } from '../placeWords.ts';
 import { useSay } from '../say.ts';
 import { WORDS } from '../words.ts';
 
@@ -108,7 +107,7 @@ export function ReadyDialog({ ready, profile, onClose }: Props) {
         <ul tabIndex={0}>
           {steps.map(({ slot, before, after }) => (
             <li key={`${slot.control}/${slot.trigger}`}>
-              <span>{placeWords(setup, slot)}</span>
+              <span>{controlUseWords(setup, slot)}</span>
               <span>
                 {column && <BindingWords setup={setup} profile={column} binding={after} />}{' '}
                 {before && column && !sameJson(before, after) && (

@@ -1,0 +1,14 @@
+import type { Slot } from '@nimble-lever/core/setup';
+import { selectSetup } from '../../app/setup/selectors.ts';
+import type { AppThunk } from '../../app/store.ts';
+import { cellSelected, pageShown } from './boardSlice.ts';
+
+/** Selects a cell, also of a page that is not shown yet. */
+export const goToSlot =
+  (slot: Slot): AppThunk =>
+  (dispatch, getState) => {
+    const { pages } = selectSetup(getState());
+    const isPage = pages.some(({ id, device }) => id === slot.layer && device === slot.device);
+    if (isPage) dispatch(pageShown({ device: slot.device, page: slot.layer }));
+    dispatch(cellSelected(slot));
+  };

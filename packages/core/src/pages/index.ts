@@ -1,0 +1,23 @@
+export {
+  type Carrying,
+  type Content,
+  type ControlPlace,
+  carryingEdits,
+  ownContent,
+  shownContent,
+} from './controlContent.ts';
+export { copyPage, type PageCopy } from './copyPage.ts';
+export {
+  type FolderPlan,
+  type FolderRefusal,
+  intoFolder,
+  makeFolder,
+  openerFace,
+  opensPage,
+  type PagePlace,
+  wayBack,
+  wayBackEdit,
+} from './folders.ts';
+export { movePage, type PageTarget } from './movePage.ts';
+export { type Branch, flatTree, newPageName, pageTree } from './pageTree.ts';
+export { reachedPages, slotsNaming } from './pageUses.ts';
