@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import fc from 'fast-check';
 import { simulate, strokeSchema } from '../engine/index.ts';
-import { demoSetup } from '../setup/index.ts';
+import { demoSetup, type Setup } from '../setup/index.ts';
 import { arbitraryScenario, arbitrarySetup, demoBeforePages, runAll } from '../testing/index.ts';
 import { formatProblemWords } from '../words/index.ts';
 import { readEventLines, writeStrokeLines } from './lines.ts';

@@ -117,7 +117,7 @@ test('what goes on with a mouse or a pen shows through a folder that is made of 
   expect(made.ok && made.value.page.showsThrough).toBe(true);
 });
 
-test.each([
+test.each<[string, readonly string[], string]>([
   ['of nothing', [], 'no-controls'],
   ['of what is not there', ['key-99'], 'no-controls'],
 ])('a folder %s is refused', (_name, controls, problem) => {

@@ -10,9 +10,9 @@ import { makeEdit } from '../../app/setup/edits.ts';
 import { newId } from '../../app/setup/newId.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { TabName } from '../../editors/TabName.tsx';
 import { compareSet, layerShown, selectBoardState } from './boardSlice.ts';
 import { LayerTab, moveLayer } from './LayerTab.tsx';
-import { TabName } from './TabName.tsx';
 import { selectBoard } from './useBoard.ts';
 import { WORDS } from './words.ts';
 

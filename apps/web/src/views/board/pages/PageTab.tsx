@@ -1,16 +1,15 @@
-import { movePage, reachedPages, wayBack } from '@nimble-lever/core/pages';
-import { EVERYWHERE, type Page, profileOf, type Setup } from '@nimble-lever/core/setup';
+import type { Page } from '@nimble-lever/core/setup';
 import { programName } from '@nimble-lever/core/words';
-import { createSelector } from '@reduxjs/toolkit';
 import { Folder, SquareStack, TriangleAlert } from 'lucide-react';
 import { type DragEvent, useState } from 'react';
-import { makeEdits } from '../../../app/setup/edits.ts';
 import { selectSetup } from '../../../app/setup/selectors.ts';
 import { type AppThunk, useAppDispatch, useAppSelector } from '../../../app/store.ts';
+import { putPage, stepPage } from '../../../editors/pages/movePages.ts';
+import { pageFault } from '../../../editors/pages/pageFault.ts';
+import { onTabKey } from '../../../editors/pages/tabKeys.ts';
+import { WORDS } from '../../../editors/pages/words.ts';
 import { FACE_ICONS } from '../../../pieces/faceIcons.ts';
 import { CARRIED_CELL, carriedSlot, dropCell } from '../cellMoves.ts';
-import { WORDS } from '../words.ts';
-import { onTabKey } from './tabKeys.ts';
 
 /** What a dragged page is carried as. */
 const CARRIED = 'application/x-nimble-lever-page';
@@ -34,7 +33,7 @@ interface Props {
 export function PageTab({ page, depth, shown, first, beside, onShow, onRename, onMenu }: Props) {
   const dispatch = useAppDispatch();
   const setup = useAppSelector(selectSetup);
-  const wrong = useAppSelector((state) => wrongWith(setup, selectReached(state), page));
+  const wrong = useAppSelector((state) => pageFault(state, page));
   const [over, setOver] = useState(false);
   const { id, name, kind, program, face } = page;
   const Own = face?.icon ? FACE_ICONS[face.icon]?.icon : undefined;
@@ -88,49 +87,6 @@ export function PageTab({ page, depth, shown, first, beside, onShow, onRename, o
     </button>
   );
 }
-
-/** Pages that something leads to, found once for all tabs. */
-const selectReached = createSelector([selectSetup], reachedPages);
-
-/** Why a page cannot be used as it is; null where it can. */
-function wrongWith(setup: Setup, reached: ReadonlySet<string>, page: Page): string | null {
-  if (!reached.has(page.id)) return WORDS.pageUnreached;
-  return page.kind === 'folder' && wayBack(setup, page, profileFor(setup, page)) === null
-    ? WORDS.pageNoWayBack
-    : null;
-}
-
-/** The profile that a page is used with. */
-export function profileFor(setup: Setup, { program }: Page): string {
-  return (program !== null && profileOf(setup, program)?.id) || EVERYWHERE;
-}
-
-/** A page one place on among those it stands beside, or back. */
-export const stepPage =
-  (page: Page, by: 1 | -1): AppThunk =>
-  (dispatch, getState) => {
-    const setup = selectSetup(getState());
-    const { pages } = setup;
-    const beside = pages.filter(
-      (other) => other.device === page.device && other.within === page.within && other.kind === page.kind,
-    );
-    const at = beside.findIndex(({ id }) => id === page.id);
-    const target = beside[at + by];
-    if (target) dispatch(putPage(page, target, by > 0));
-  };
-
-/** A page right after another or right before it, in what that one stands in. */
-const putPage =
-  (page: Page, target: Page, isAfter: boolean): AppThunk =>
-  (dispatch, getState) => {
-    const setup = selectSetup(getState());
-    const own = setup.pages.filter(({ id, device }) => device === page.device && id !== page.id);
-    const at = own.findIndex(({ id }) => id === target.id);
-    const after = isAfter ? target.id : (own[at - 1]?.id ?? null);
-    const within = page.kind === 'set' ? null : target.within;
-    const edits = movePage(setup, page, { within, after });
-    if (edits && edits.length > 0) dispatch(makeEdits(edits));
-  };
 
 /** What is dropped on a tab: another page goes to its place, a cell of the same device onto the page. */
 const dropOnPage =

@@ -9,15 +9,17 @@ import { lazy, Suspense, useState } from 'react';
 import { makeEdit } from '../../../app/setup/edits.ts';
 import { selectSetup } from '../../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../app/store.ts';
+import { addPage } from '../../../editors/pages/addPage.ts';
+import { onTabKey } from '../../../editors/pages/tabKeys.ts';
+import { WORDS } from '../../../editors/pages/words.ts';
+import { TabName } from '../../../editors/TabName.tsx';
 import { pageShown, selectBoardState } from '../boardSlice.ts';
-import { TabName } from '../TabName.tsx';
-import { WORDS } from '../words.ts';
-import { addPage } from './addPage.ts';
 import { PageTab } from './PageTab.tsx';
 import { pageTabStyles } from './pageTabStyles.ts';
-import { onTabKey } from './tabKeys.ts';
 
-const PageMenu = lazy(async () => ({ default: (await import('./PageMenu.tsx')).PageMenu }));
+const PageMenu = lazy(async () => ({
+  default: (await import('../../../editors/pages/PageMenu.tsx')).PageMenu,
+}));
 const Tabs = styled('div')(pageTabStyles);
 
 /** Under a device's head: its pages as tabs, the one shown in the matrix chosen, and a new one to be added. */

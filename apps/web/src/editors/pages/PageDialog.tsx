@@ -8,12 +8,12 @@ import type { Device } from '@nimble-lever/core/devices';
 import { flatTree, pageTree } from '@nimble-lever/core/pages';
 import { changesOf, itemAt, type Page, pagesBelow } from '@nimble-lever/core/setup';
 import { programName } from '@nimble-lever/core/words';
-import { makeEdit, makeEdits } from '../../../app/setup/edits.ts';
-import { selectSetup } from '../../../app/setup/selectors.ts';
-import { useAppDispatch, useAppSelector } from '../../../app/store.ts';
-import { FaceFields } from '../../../editors/FaceFields.tsx';
-import { ChoiceField } from '../../../pieces/ChoiceField.tsx';
-import { WORDS } from '../words.ts';
+import { makeEdit, makeEdits } from '../../app/setup/edits.ts';
+import { selectSetup } from '../../app/setup/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { ChoiceField } from '../../pieces/ChoiceField.tsx';
+import { FaceFields } from '../FaceFields.tsx';
+import { WORDS } from './words.ts';
 
 const Body = styled('div')(({ theme: { vars } }) => ({
   width: 460,

@@ -2,7 +2,7 @@ import FormHelperText from '@mui/material/FormHelperText';
 import OutlinedInput from '@mui/material/OutlinedInput';
 import { foldName } from '@nimble-lever/core/devices';
 import { useId } from 'react';
-import { useDraft } from '../../app/useDraft.ts';
+import { useDraft } from '../app/useDraft.ts';
 
 interface Props {
   readonly name: string;

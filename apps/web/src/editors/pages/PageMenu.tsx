@@ -6,13 +6,13 @@ import { copyPage, wayBack, wayBackEdit } from '@nimble-lever/core/pages';
 import { removePage } from '@nimble-lever/core/programs';
 import type { Page } from '@nimble-lever/core/setup';
 import { useState } from 'react';
-import { makeEdit, makeEdits } from '../../../app/setup/edits.ts';
-import { newId } from '../../../app/setup/newId.ts';
-import { selectSetup } from '../../../app/setup/selectors.ts';
-import { useAppDispatch, useAppSelector } from '../../../app/store.ts';
-import { WORDS } from '../words.ts';
+import { makeEdit, makeEdits } from '../../app/setup/edits.ts';
+import { newId } from '../../app/setup/newId.ts';
+import { selectSetup } from '../../app/setup/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { profileFor, stepPage } from './movePages.ts';
 import { PageDialog } from './PageDialog.tsx';
-import { profileFor, stepPage } from './PageTab.tsx';
+import { WORDS } from './words.ts';
 
 interface Props {
   readonly anchor: HTMLElement;

@@ -1,11 +1,11 @@
 import type { Device } from '@nimble-lever/core/devices';
 import { newPageName } from '@nimble-lever/core/pages';
 import { itemAt, newPage, type Page } from '@nimble-lever/core/setup';
-import { makeEdit } from '../../../app/setup/edits.ts';
-import { newId } from '../../../app/setup/newId.ts';
-import { selectSetup } from '../../../app/setup/selectors.ts';
-import type { AppThunk } from '../../../app/store.ts';
-import { WORDS } from '../words.ts';
+import { makeEdit } from '../../app/setup/edits.ts';
+import { newId } from '../../app/setup/newId.ts';
+import { selectSetup } from '../../app/setup/selectors.ts';
+import type { AppThunk } from '../../app/store.ts';
+import { WORDS } from './words.ts';
 
 /** What a new page is, and where. */
 interface Wanted extends Pick<Page, 'kind' | 'program' | 'within'> {
