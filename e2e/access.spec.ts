@@ -117,6 +117,29 @@ for (const theme of ['light', 'dark'] as const) {
       await expectAccessible(page);
     });
 
+    test('axe finds nothing serious on pages: their tabs, menus and drawings', async ({
+      app,
+      quietPage: page,
+    }) => {
+      await open(page, app.address, 'board');
+      await page.getByRole('tab', { name: /^Film strip/ }).click();
+      await cell(page, 'Turn clockwise', 'Larkframe').click();
+      await expectAccessible(page);
+      await page.getByRole('button', { name: 'Change page Film strip' }).click();
+      await expectAccessible(page);
+      await page.getByRole('menuitem', { name: /Face, program/ }).click();
+      await expect(page.getByRole('dialog')).toBeVisible();
+      await expectAccessible(page);
+      await open(page, app.address, 'panels');
+      await expectAccessible(page);
+      await page.getByRole('treeitem', { name: /^Shot,/ }).click();
+      await page.locator('[data-page-drawing] [data-control="key-4"]').click();
+      await expect(page.getByRole('button', { name: 'Back to what is below' })).toBeVisible();
+      await expectAccessible(page);
+      await open(page, app.address, 'panels?device=twelve-pad&profile=brindle');
+      await expectAccessible(page);
+    });
+
     test('axe finds nothing serious on Rehearse', async ({ app, quietPage: page }) => {
       await open(page, app.address, 'rehearse');
       await expectAccessible(page);

@@ -1,4 +1,4 @@
-import type { Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import { choose, show, showRows } from './support/board.ts';
 import { cell, control, expect, open, rehearsing, saved, test } from './support/test.ts';
 
@@ -197,4 +197,87 @@ test('a page is copied to another device, and the Rig shows what is on it', asyn
   await page.getByRole('combobox', { name: 'Layer or page' }).click();
   await page.getByRole('option', { name: 'Folder Shot' }).click();
   await expect(page.getByText('Onion').first()).toBeVisible();
+});
+
+const key = (page: Page, number: number) =>
+  page.locator(`[data-page-drawing] [data-control="key-${number}"]`);
+const leaf = (page: Page, name: string) => page.getByRole('treeitem', { name: new RegExp(`^${name},`) });
+const said = (page: Page, words: string) => page.getByRole('status').filter({ hasText: words });
+
+/** From the middle of one thing to the middle of another, by steps, as a hand does. */
+async function drag(page: Page, from: Locator, to: Locator, modifier?: 'Alt'): Promise<void> {
+  const [a, b] = [await from.boundingBox(), await to.boundingBox()];
+  if (!a || !b) throw new Error('nothing to drag');
+  await page.mouse.move(a.x + a.width / 2, a.y + a.height / 2);
+  if (modifier) await page.keyboard.down(modifier);
+  await page.mouse.down();
+  await page.mouse.move(b.x + b.width / 2, b.y + b.height / 2, { steps: 8 });
+  await page.mouse.up();
+  if (modifier) await page.keyboard.up(modifier);
+}
+
+test('a pad’s folder is built on its drawing, by dragging and by keys; swapped, copied, left again and rehearsed', async ({
+  app,
+  quietPage: page,
+}) => {
+  await open(page, app.address, 'panels?device=six-pad&profile=hushbox');
+  // From nothing: three commands of Hushbox, each chosen with the pieces the Board has.
+  for (const [number, command] of [
+    [1, 'Split here'],
+    [2, 'Set a marker'],
+    [4, 'Play or stop'],
+  ] as const) {
+    await key(page, number).focus();
+    await page.keyboard.press('Enter');
+    await page.keyboard.type(command);
+    await page.keyboard.press('Enter');
+    await expect(key(page, number)).toHaveAccessibleName(new RegExp(command));
+  }
+  // Two of them go into a folder in one step, by keys.
+  await key(page, 1).focus();
+  await page.keyboard.press('Space');
+  await key(page, 2).focus();
+  await page.keyboard.press('Shift+Space');
+  await page.keyboard.press('f');
+  await expect(said(page, 'Folder is opened by Key 1, and left by Key 6.')).toBeVisible();
+  await expect(key(page, 1)).toHaveAccessibleName(/opens Folder/);
+  // A third is dragged onto the key that opens it; another onto the page in the tree.
+  await drag(page, key(page, 4), key(page, 1));
+  await expect(said(page, 'Key 4 is in Folder now, on Key 4.')).toBeVisible();
+  await leaf(page, 'Folder').click();
+  await expect(key(page, 4)).toHaveAccessibleName(/Play or stop/);
+  await expect(key(page, 6)).toHaveAccessibleName(/Back a page/);
+  await drag(page, key(page, 1), key(page, 2));
+  await expect(said(page, 'Key 1 and Key 2 have changed places.')).toBeVisible();
+  await expect(key(page, 1)).toHaveAccessibleName(/Set a marker/);
+  await drag(page, key(page, 1), key(page, 3), 'Alt');
+  await expect(key(page, 3)).toHaveAccessibleName(/Set a marker/);
+  await key(page, 3).focus();
+  await page.keyboard.press('Alt+ArrowRight');
+  await expect(key(page, 3)).toHaveAccessibleName(/Play or stop/);
+  // Its way back is taken away, and offered again.
+  await key(page, 6).focus();
+  await page.keyboard.press('Delete');
+  await expect(page.getByText('Nothing leads back from this folder.')).toBeVisible();
+  await page.getByRole('button', { name: 'Put Back on Key 6' }).click();
+  await expect(page.getByText('Key 6 leads back.')).toBeVisible();
+  await drag(page, key(page, 4), leaf(page, 'Home'));
+  await expect(said(page, 'Key 4 is in Home now')).toBeVisible();
+  await saved(page);
+
+  await page.getByRole('link', { name: 'Rehearse' }).click();
+  await rehearsing(page);
+  await page.getByRole('button', { name: 'Hushbox', exact: true }).click();
+  await show(page, 'Six pad');
+  await control(page, 'Six pad', 'Key 1').click();
+  await expect(shownOn(page, 'Six pad')).toHaveText('Six pad › Folder');
+  await control(page, 'Six pad', 'Key 2').click();
+  await expect(page.getByText('Hushbox, folder Folder: Split here.')).toBeVisible();
+  await control(page, 'Six pad', 'Key 6').click();
+  await expect(shownOn(page, 'Six pad')).toHaveText('Six pad');
+  await page.getByRole('link', { name: 'Panels' }).click();
+  await expect(leaf(page, 'Folder')).toBeVisible();
+  for (let i = 0; i < 30 && (await leaf(page, 'Folder').count()) > 0; i++)
+    await page.keyboard.press('Control+z');
+  await expect(leaf(page, 'Folder')).toHaveCount(0);
 });

@@ -45,7 +45,7 @@ export function handAtWork(setup: Setup, count: number): EngineEvent[] {
 }
 
 /** Runs events over and over, each round later than the one before. */
-function runner(compiled: Compiled, events: readonly EngineEvent[]) {
+export function runner(compiled: Compiled, events: readonly EngineEvent[]) {
   let state: EngineState = INITIAL_STATE;
   const round = (events.at(-1)?.t ?? 0) + 1000;
   return (i: number) => {

@@ -71,6 +71,7 @@ export function largeSetup(programs = PROGRAMS, controls = 300): Setup {
     ...demoSetup(),
     devices,
     commonCommands: [],
+    pages: [],
     layers: LAYERS.map((id) => ({ id, name: id })),
     programs: ids.map((id, i) => newProgram({ id, name: id, rules: rulesOf(i) })),
     profiles: Object.fromEntries(profiles.map((profile) => [profile.id, profile])),

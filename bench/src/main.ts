@@ -9,6 +9,7 @@ import { type FirstView, firstViews } from './firstView.ts';
 import { timeDecode, timeParse } from './hid.ts';
 import { timeImport } from './importing.ts';
 import { largeSetup } from './largeSetup.ts';
+import { timePages } from './pages.ts';
 import { scrollBoard, scrollSheet } from './scrolling.ts';
 import { measureStore } from './store.ts';
 import { tapOrHold } from './tapOrHold.ts';
@@ -63,6 +64,7 @@ async function engine() {
   const decoding = timeDecode(EVENTS);
   const events = timeEvents(large, EVENTS);
   const small = timeEvents(demoSetup(), EVENTS);
+  const pages = timePages(EVENTS);
   const front = timeFront(large, 5000);
   const compiling = timeCompile(large, 30);
   const recompiling = timeRecompile(large, 1000);
@@ -77,6 +79,7 @@ async function engine() {
       machine,
       events,
       small,
+      pages,
       front,
       compiling,
       recompiling,
@@ -110,6 +113,10 @@ async function engine() {
       row(`reading a descriptor of ${parsing.bytes} bytes`, parsing, 'under 1000'),
       row('decoding an input report', decoding, ''),
     ]);
+    console.log(
+      `An event on a pad with 20 pages ÷ without: ${pages.ratio.toFixed(2)} ` +
+        `(${pages.with.toFixed(2)} and ${pages.without.toFixed(2)} µs; aim: at most 1.2).`,
+    );
     console.log(`Large ÷ demo at the median: ${(events.median / small.median).toFixed(2)}`);
     console.log(
       `Heap after ${(quick ? MANY / 100 : MANY).toLocaleString('en')} events, against a tenth of them: ${(growth / 1024).toFixed(0)} kB more`,

@@ -29,6 +29,9 @@ const AddDevicePage = lazy(async () => ({
 
 const RigPage = lazy(async () => ({ default: (await import('./views/rig/RigPage.tsx')).RigPage }));
 
+const PanelsPage = lazy(async () => ({
+  default: (await import('./views/panels/PanelsPage.tsx')).PanelsPage,
+}));
 const ProgramsPage = lazy(async () => ({
   default: (await import('./views/programs/ProgramsPage.tsx')).ProgramsPage,
 }));
@@ -70,6 +73,7 @@ function Views() {
         <Route path="board" element={<BoardPage />} />
         <Route path="rig" element={<RigPage />} />
         <Route path="programs" element={<ProgramsPage />} />
+        <Route path="panels" element={<PanelsPage />} />
         <Route path="rehearse" element={<RehearsePage />} />
         <Route path="settings" element={<SettingsPage />} />
         <Route path="add-device" element={<AddDevicePage />} />

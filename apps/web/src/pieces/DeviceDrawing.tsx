@@ -19,6 +19,8 @@ interface Props extends DeviceHandlers {
   readonly faceOf?: (control: Control) => ReactNode;
   /** What lies on the device's body and under its controls, in its millimetres; it may reach beyond. */
   readonly under?: ReactNode;
+  /** What lies over its controls, in its millimetres. */
+  readonly over?: ReactNode;
   /** What a control is called to someone who does not see it. */
   readonly hint: (control: Control) => string;
 }
@@ -57,6 +59,7 @@ export function DeviceDrawing({
   values,
   faceOf,
   under,
+  over,
   hint,
   ...handlers
 }: Props) {
@@ -106,6 +109,7 @@ export function DeviceDrawing({
           {...handlers}
         />
       ))}
+      {over && <g pointerEvents="none">{over}</g>}
     </Svg>
   );
 }

@@ -1,5 +1,6 @@
 import { styled } from '@mui/material/styles';
 import type { Shape } from '@nimble-lever/core/devices';
+import { fitLabel } from '@nimble-lever/core/drawing';
 import type { Face } from '@nimble-lever/core/setup';
 import { FACE_ICONS } from './faceIcons.ts';
 
@@ -13,9 +14,20 @@ export interface ControlFace {
   readonly colour: Face['colour'];
 }
 
-/** Millimetres: a control must be so large to carry an icon, or words, and so high to carry both. */
-const LEAST = { icon: 9, words: 16 };
-const BOTH = 26;
+/** Millimetres: a control must be so large to carry an icon, or words alone. */
+const LEAST = 9;
+const LEAST_WORDS = 12;
+/** In small pictures of devices, words stand under an icon only on controls so high: millimetres. */
+const WORDS_FROM = 26;
+/** Of the room: an icon alone, and one with words under it. */
+const ICON = { alone: 0.62, above: 0.46 };
+/** Words under an icon are no larger than this: millimetres. */
+const LARGEST = 6;
+/** Browsers place what is drawn in a drawing at whole units: a tenth of a millimetre here. */
+const SCALE = 10;
+/** From the edge of the control to what is on it: millimetres. */
+const INSET = 1;
+const PADDING = 1.2;
 
 const Words = styled('div')<{ ownerState: { colour: Face['colour'] } }>(
   ({ theme: { vars }, ownerState: { colour } }) => ({
@@ -24,44 +36,87 @@ const Words = styled('div')<{ ownerState: { colour: Face['colour'] } }>(
     flexDirection: 'column',
     alignItems: 'center',
     justifyContent: 'center',
-    gap: 1.5,
-    padding: 1.5,
+    gap: SCALE,
+    padding: PADDING * SCALE,
     overflow: 'hidden',
     boxSizing: 'border-box',
     textAlign: 'center',
-    lineHeight: 1.1,
+    lineHeight: 1.12,
     fontWeight: 650,
-    overflowWrap: 'anywhere',
-    borderRadius: 2.5,
+    whiteSpace: 'nowrap',
+    borderRadius: 2.5 * SCALE,
     color: colour ? vars?.palette.tokens.onFace : vars?.palette.text.primary,
     backgroundColor: colour ? vars?.palette.tokens.face[colour] : 'transparent',
+    // The drawing has lines of its own, which are as thick however large it is.
     '& svg': { flex: 'none' },
+    '& svg *': { vectorEffect: 'none', strokeWidth: 2.2 },
   }),
 );
 
 interface Props {
   readonly shape: Shape;
   readonly face: ControlFace;
+  /** From the eye: millimetres. */
+  readonly distance: number;
+  /** Controls from this height up have words under their icons: millimetres. */
+  readonly wordsFrom?: number;
+}
+
+/** The room on a control for what is on it: millimetres. What turns shows its own mark, and has none. */
+function faceRoom(shape: Shape) {
+  if (shape.kind !== 'rect') return null;
+  const { x, y, width, height } = shape;
+  return { x: x + INSET, y: y + INSET, width: width - 2 * INSET, height: height - 2 * INSET };
+}
+
+/** How a face is set on a control: its icon's size and its label, where there is room for them. Null where for neither. */
+export function faceParts(
+  shape: Shape,
+  { label, icon }: Pick<ControlFace, 'label' | 'icon'>,
+  distance: number,
+  wordsFrom = 0,
+) {
+  const room = faceRoom(shape);
+  const least = room ? Math.min(room.width, room.height) : 0;
+  if (!room || least < LEAST - 2 * INSET) return null;
+  const width = room.width - 2 * PADDING;
+  const height = room.height - 2 * PADDING;
+  if (icon === null) {
+    return least < LEAST_WORDS ? null : { room, icon: null, label: fitLabel(label, width, height, distance) };
+  }
+  const alone = { room, icon: least * ICON.alone, label: null };
+  if (room.height < wordsFrom) return alone;
+  const size = Math.min(width, height) * ICON.above;
+  const under = fitLabel(label, width, height - size - 1, distance, LARGEST);
+  // A picture that can be read beats a word that cannot.
+  return under.isReadable ? { room, icon: size, label: under } : alone;
 }
 
 /**
- * A face on a drawn control, in the drawing's millimetres. Small keys show the icon alone where there is one: words of
- * four letters' height tell nothing. The name of the control says all of it to those who do not see it.
+ * A face on a drawn control, in the drawing's millimetres, which are the control's own: as large as it fits. Small keys
+ * show the icon alone where there is one. The name of the control says all of it to those who do not see it.
  */
-export function FaceMark({ shape, face: { label, icon, colour } }: Props) {
-  if (shape.kind !== 'rect') return null;
-  const { x, y, width, height } = shape;
+export function FaceMark({ shape, face: { label, icon, colour }, distance, wordsFrom = WORDS_FROM }: Props) {
   const Icon = icon ? FACE_ICONS[icon]?.icon : undefined;
-  const least = Math.min(width, height);
-  if (least < (Icon ? LEAST.icon : LEAST.words)) return null;
-  const large = height >= BOTH;
-  const size = large ? height * 0.34 : least * 0.55;
+  const parts = faceParts(shape, { label, icon: Icon ? icon : null }, distance, wordsFrom);
+  if (!parts) return null;
+  const { x, y, width, height } = parts.room;
   return (
-    <foreignObject x={x + 1} y={y + 1} width={width - 2} height={height - 2} pointerEvents="none">
-      <Words ownerState={{ colour }} style={{ fontSize: height * (large ? 0.2 : 0.25) }} aria-hidden>
-        {Icon && <Icon size={size} strokeWidth={2.2} />}
-        {(large || !Icon) && <span>{label}</span>}
-      </Words>
-    </foreignObject>
+    <g transform={`translate(${x} ${y}) scale(${1 / SCALE})`} pointerEvents="none">
+      <foreignObject width={width * SCALE} height={height * SCALE}>
+        <Words ownerState={{ colour }} aria-hidden>
+          {Icon && parts.icon !== null && <Icon size={parts.icon * SCALE} strokeWidth={2.2} />}
+          {parts.label && (
+            <span style={{ fontSize: parts.label.size * SCALE }}>
+              {parts.label.lines.map((line) => (
+                <span key={line} style={{ display: 'block' }}>
+                  {line}
+                </span>
+              ))}
+            </span>
+          )}
+        </Words>
+      </foreignObject>
+    </g>
   );
 }

@@ -90,6 +90,7 @@ export function RadialOverlay() {
       <RadialSectors
         items={menu.items}
         highlighted={radial.highlighted}
+        selected={current}
         size={RIM * 2 + 76}
         onItem={(item) => {
           const to = sectorPlace(item, menu.items.length, RIM + 1);

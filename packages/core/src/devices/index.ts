@@ -61,6 +61,7 @@ export { closestPhrase, readWordings, wordingsOf } from './phrases.ts';
 export { pocketMouse } from './pocketMouse.ts';
 // How a device is tuned, and what that makes of a movement.
 export { type Acceleration, pointerGain, turnFactor } from './ramp.ts';
+export { readingDistance } from './readingDistance.ts';
 export {
   type DeviceSettings,
   deviceSettingsSchema,

@@ -44,6 +44,24 @@ export interface CompiledControl {
   readonly tip: string | null;
 }
 
+/** What a control's triggers do in a profile and some layers and pages. */
+export interface FoundUses {
+  readonly profile: string;
+  readonly layers: readonly string[];
+  /** In the order of `TRIGGERS`; undefined where it was not asked for yet. */
+  readonly byTrigger: (ResolvedUse | undefined)[];
+  /** Which are set at all: a bit each. */
+  readonly uses: number;
+}
+
+/** The layers and pages that a device is looked up in, and what they were made of. */
+export interface MadeLayers {
+  readonly on: readonly string[];
+  readonly folder: string | null;
+  readonly set: string | null;
+  readonly made: readonly string[];
+}
+
 /** A set-up made ready for events: look-ups only, nothing to walk. */
 export interface Compiled {
   /** The set-up it was made from. */
@@ -72,26 +90,10 @@ export interface Compiled {
     readonly chains: Map<string, readonly Profile[]>;
     /** By layout, what the program goes by, and shortcut: the keys to press, or the first that is not there. */
     readonly keys: Map<string, Result<Chords, NoKey>>;
-    /** What a control's triggers do, in the order of `TRIGGERS`, where it was looked up last. */
-    readonly uses: Map<
-      CompiledControl,
-      {
-        readonly profile: string;
-        readonly layers: readonly string[];
-        readonly byTrigger: (ResolvedUse | undefined)[];
-        readonly uses: number;
-      }
-    >;
-    /** By device: the layers and pages it was looked up in last, and what they were made of. */
-    readonly layers: Map<
-      string,
-      {
-        readonly on: readonly string[];
-        readonly folder: string | null;
-        readonly set: string | null;
-        readonly made: readonly string[];
-      }
-    >;
+    /** By control: where it was looked up last, and what was found there and on the pages it was looked up on before. */
+    readonly uses: Map<CompiledControl, { last: FoundUses; readonly all: Map<readonly string[], FoundUses> }>;
+    /** By device: the layers and pages it was looked up in last, and those of other pages while the same layers are on. */
+    readonly layers: Map<string, { last: MadeLayers; readonly all: Map<string, MadeLayers> }>;
   };
 }
 

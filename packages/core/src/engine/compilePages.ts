@@ -1,25 +1,35 @@
 import { coveringFolders } from '../resolve/index.ts';
 import type { Page, Setup } from '../setup/index.ts';
 
+/** The sets of a device. */
+export interface CompiledSets {
+  /** In the person's order. */
+  readonly all: readonly Page[];
+  /** By program: its first that follows it. */
+  readonly following: ReadonlyMap<string, string>;
+}
+
 /** The pages of a set-up made ready. */
 export interface CompiledPages {
   /** What they were made from, to be known again after an edit. */
   readonly source: readonly Page[];
   readonly byId: ReadonlyMap<string, Page>;
-  /** By device: its sets, in the person's order. A device without sets has no entry. */
-  readonly sets: ReadonlyMap<string, readonly Page[]>;
+  /** By device; one without sets has no entry. */
+  readonly sets: ReadonlyMap<string, CompiledSets>;
   /** Folders that let nothing through but turns and slides. */
   readonly covering: ReadonlySet<string>;
 }
 
 /** Makes the pages of a set-up ready. */
 export function compilePages(setup: Setup): CompiledPages {
-  const sets = new Map<string, Page[]>();
+  const sets = new Map<string, { readonly all: Page[]; readonly following: Map<string, string> }>();
   for (const page of setup.pages) {
     if (page.kind !== 'set') continue;
-    const list = sets.get(page.device);
-    if (list) list.push(page);
-    else sets.set(page.device, [page]);
+    const { id, device, program, follows } = page;
+    const own = sets.get(device) ?? { all: [], following: new Map<string, string>() };
+    sets.set(device, own);
+    own.all.push(page);
+    if (follows && program !== null && !own.following.has(program)) own.following.set(program, id);
   }
   const byId = new Map(setup.pages.map((page) => [page.id, page]));
   return { source: setup.pages, byId, sets, covering: coveringFolders(setup) };

@@ -1,7 +1,16 @@
 import type { Trigger } from '../devices/index.ts';
 import { type Resolution, resolveBehaviour } from '../resolve/index.ts';
 import { BASE_LAYER, slotKey } from '../setup/index.ts';
-import { type Compiled, type CompiledControl, chainFor, controlAt, triggerIndex, usesOf } from './compile.ts';
+import {
+  type Compiled,
+  type CompiledControl,
+  chainFor,
+  controlAt,
+  type FoundUses,
+  type MadeLayers,
+  triggerIndex,
+  usesOf,
+} from './compile.ts';
 import { profileFor } from './destination.ts';
 import { folderOn, setOn } from './shownPage.ts';
 import type { EngineState, ResolvedUse, Using } from './state.ts';
@@ -21,12 +30,22 @@ function layersIn(compiled: Compiled, state: EngineState, device: string): reado
   const [folder, set] = [folderOn(state, device), setOn(compiled, state, device)];
   if (folder === null && set === null) return layers.length === 1 ? BASE_ONLY : layers;
   const known = compiled.memo.layers.get(device);
-  if (known && known.on === layers && known.folder === folder && known.set === set) return known.made;
+  const last = known?.last;
+  if (last && last.on === layers && last.folder === folder && last.set === set) return last.made;
+  // Other layers than before: what was made with those is of no use any more.
+  const all = last?.on === layers ? known?.all : undefined;
+  const key = `${folder ?? ''} ${set ?? ''}`;
+  const before = all?.get(key);
   const pages = [folder, set].filter((page) => page !== null);
-  const made = [...layers.slice(0, -1), ...pages, BASE_LAYER];
-  compiled.memo.layers.set(device, { on: layers, folder, set, made });
-  return made;
+  const made = before ?? { on: layers, folder, set, made: [...layers.slice(0, -1), ...pages, BASE_LAYER] };
+  const kept = all && all.size < MOST_KEPT ? all : new Map<string, MadeLayers>();
+  kept.set(key, made);
+  compiled.memo.layers.set(device, { last: made, all: kept });
+  return made.made;
 }
+
+/** So many places of a device or a control are remembered; with more, all are forgotten and found anew. */
+const MOST_KEPT = 200;
 
 /**
  * What a control's trigger would do if it were used now, by ids, with every place that was looked at: for who shows what
@@ -66,13 +85,24 @@ export function resolveUse(
 }
 
 /** What was looked up before of a control with the profile of now and the layers given. */
-function memoFor({ compiled, state }: StepContext, layers: readonly string[], control: CompiledControl) {
+function memoFor(
+  { compiled, state }: StepContext,
+  layers: readonly string[],
+  control: CompiledControl,
+): FoundUses {
   const profile = profileFor(compiled, state, control.device);
   const known = compiled.memo.uses.get(control);
-  if (known?.profile === profile && sameList(known.layers, layers)) return known;
-  const anew = { profile, layers, byTrigger: [], uses: usesOf(compiled, profile, control.key) };
-  compiled.memo.uses.set(control, anew);
-  return anew;
+  if (known && known.last.profile === profile && sameList(known.last.layers, layers)) return known.last;
+  const before = known?.all.get(layers);
+  const found =
+    before?.profile === profile
+      ? before
+      : { profile, layers, byTrigger: [], uses: usesOf(compiled, profile, control.key) };
+  const all = known && known.all.size < MOST_KEPT ? known.all : new Map<readonly string[], FoundUses>();
+  all.set(layers, found);
+  if (known?.all === all) known.last = found;
+  else compiled.memo.uses.set(control, { last: found, all });
+  return found;
 }
 
 /** Whether two lists have the same in them; most often they are the same list. */

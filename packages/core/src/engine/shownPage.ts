@@ -23,19 +23,17 @@ export function setOn(compiled: Compiled, state: EngineState, device: string): s
   const program = programFor(compiled, state, device);
   const chosen = state.sets[device]?.[program ?? NO_PROGRAM];
   if (chosen === null) return null;
-  let following: string | null = null;
-  for (const set of sets) {
-    if (set.program !== null && set.program !== program) continue;
-    if (set.id === chosen) return chosen;
-    if (set.follows && set.program !== null) following ??= set.id;
-  }
-  return following;
+  const page = chosen === undefined ? undefined : compiled.pages.byId.get(chosen);
+  // It may have been edited since: given to another program, or taken away.
+  const isThere = page?.kind === 'set' && page.device === device;
+  if (isThere && (page.program === null || page.program === program)) return page.id;
+  return program === null ? null : (sets.following.get(program) ?? null);
 }
 
 /** The sets of a device that take each other's place now: its own (null), those of the program in front, those of none. */
 export function setsNow(compiled: Compiled, state: EngineState, device: string): readonly (string | null)[] {
   const program = programFor(compiled, state, device);
-  const sets = compiled.pages.sets.get(device) ?? [];
+  const sets = compiled.pages.sets.get(device)?.all ?? [];
   const own = program === null ? [] : sets.filter((set) => set.program === program);
   return [null, ...[...own, ...sets.filter((set) => set.program === null)].map(({ id }) => id)];
 }

@@ -154,7 +154,7 @@ test('what is on two controls changes places, or is copied', () => {
 
 test('swapping twice is as it was, wherever', () => {
   fc.assert(
-    fc.property(arbitrarySetup, fc.context(), (random) => {
+    fc.property(arbitrarySetup, (random) => {
       const [device] = random.devices;
       const [a, b = a] = device?.controls ?? [];
       if (!device || !a || !b) return;

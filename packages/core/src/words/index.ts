@@ -22,6 +22,7 @@ export {
   intentName,
   layerName,
   macroName,
+  pageName,
   profileName,
   programName,
   radialMenuName,

@@ -25,6 +25,7 @@ const PLACES: readonly (readonly [name: string, path: string, also: string])[] =
   [WORDS.places.compare, '/programs?tab=compare', 'differences side by side'],
   [WORDS.places.readyMade, '/programs?tab=ready-made', 'templates presets starting'],
   [WORDS.places.intents, '/programs?tab=intents', 'ideas rename merge'],
+  [WORDS.panels, '/panels', 'pages folders sets faces keys drawing'],
   [WORDS.rehearse, '/rehearse', 'practice try test'],
   [WORDS.settings, '/settings', 'options preferences'],
   [WORDS.places.keyboard, '/settings', 'layout language keys'],

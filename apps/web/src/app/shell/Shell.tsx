@@ -72,6 +72,7 @@ export function Shell({ find }: { readonly find: () => Promise<FindSource> }) {
 const TITLES: ReadonlyMap<string, string> = new Map([
   ['/rig', WORDS.rig],
   ['/programs', WORDS.programs],
+  ['/panels', WORDS.panels],
   ['/rehearse', WORDS.rehearse],
   ['/settings', WORDS.settings],
   ['/add-device', WORDS.addDevice],

@@ -5,6 +5,7 @@ export const WORDS = {
   board: 'Board',
   rig: 'Rig',
   programs: 'Programs',
+  panels: 'Panels',
   rehearse: 'Rehearse',
   settings: 'Settings',
   addDevice: 'Add a device',

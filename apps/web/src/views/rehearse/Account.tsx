@@ -105,18 +105,20 @@ const AccountEntry = memo(function AccountEntry({ item }: { readonly item: Accou
   const reader = setup.programs.find(({ name }) => name === ran[0]?.program);
   const sent = sentOf(explanation.strokes, layout, reader?.keysBy);
   const up = sent.length === 0 ? cameUpOf(explanation.strokes, layout, reader?.keysBy) : [];
+  // A page, a layer or a menu that comes is something, and told in the sentence below.
+  const isNothing = used && sent.length === 0 && up.length === 0 && explanation.changes.length === 0;
   return (
     <Entry>
       <time>{WORDS.seconds(explanation.t)}</time>
       <span className="did">
         {subject} <b>{did}</b>
-        {(used || sent.length > 0) && ' →'}
+        {(sent.length > 0 || (used && up.length > 0) || isNothing) && ' →'}
         {sent.map(({ text, count }) => (
           <span key={text}>
             <Keycap shortcut={text} /> {count > 1 && `×${count}`}
           </span>
         ))}
-        {used && sent.length === 0 && up.length === 0 && ` ${WORDS.nothing}`}
+        {isNothing && ` ${WORDS.nothing}`}
         {used &&
           up.map(({ text }) => (
             <span key={text}>

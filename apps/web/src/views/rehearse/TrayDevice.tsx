@@ -1,5 +1,11 @@
 import { styled } from '@mui/material/styles';
-import { type Control, type Device, movesPointer, tunedControl } from '@nimble-lever/core/devices';
+import {
+  type Control,
+  type Device,
+  movesPointer,
+  readingDistance,
+  tunedControl,
+} from '@nimble-lever/core/devices';
 import { controlKey, pagesOn, wheelModeNow } from '@nimble-lever/core/engine';
 import type { Setup } from '@nimble-lever/core/setup';
 import { describeAction, nativeName } from '@nimble-lever/core/words';
@@ -102,7 +108,7 @@ export function TrayDevice({ device: plain }: { readonly device: Device }) {
           values={places}
           faceOf={({ id: own, shape }) => {
             const face = faces.get(own);
-            return face && <FaceMark shape={shape} face={face} />;
+            return face && <FaceMark shape={shape} face={face} distance={readingDistance(device)} />;
           }}
           hint={(control) => hintOf(control, faces.get(control.id)?.label)}
           onDown={(control) =>
