@@ -219,7 +219,7 @@ test('behaviour, press style, face and note are edited in the dock and kept', as
     'true',
   );
   await expect(page.getByRole('button', { name: 'Colour: green' })).toHaveAttribute('aria-pressed', 'true');
-  await expect(page.getByRole('combobox', { name: 'Icon' })).toContainText('Marker');
+  await expect(page.getByRole('combobox', { name: 'Icon' })).toHaveValue('Marker');
   await expect(page.getByRole('textbox', { name: 'Note' })).toHaveValue('Every drop that hits the umbrella.');
 });
 

@@ -199,6 +199,33 @@ test('a page is copied to another device, and the Rig shows what is on it', asyn
   await expect(page.getByText('Onion').first()).toBeVisible();
 });
 
+test('an icon is found by a word for it among all there are, and is seen wherever its face is', async ({
+  app,
+  quietPage: page,
+}) => {
+  await open(page, app.address, 'panels?device=six-pad&page=shot');
+  await key(page, 4).click();
+  const field = page.getByRole('combobox', { name: 'Icon' });
+  await expect(field).toHaveValue('Grid');
+  await field.fill('movie');
+  const found = page.getByRole('option', { name: 'Film', exact: true });
+  await expect(found.locator('svg')).toBeVisible();
+  await field.fill('ticket ocean');
+  await expect(page.getByText('No icon is called so.')).toBeVisible();
+  await field.fill('feather');
+  await page.getByRole('option', { name: 'Feather' }).first().click();
+  await expect(key(page, 4).locator('svg.lucide-feather')).toBeVisible();
+  await saved(page);
+  await page.reload();
+  await expect(field).toBeHidden();
+  await expect(key(page, 4).locator('svg.lucide-feather')).toBeVisible();
+  await page.getByRole('link', { name: 'Rehearse' }).click();
+  await rehearsing(page);
+  await show(page, 'Six pad');
+  await control(page, 'Six pad', 'Key 6').click();
+  await expect(control(page, 'Six pad', 'Key 4').locator('svg.lucide-feather')).toBeVisible();
+});
+
 const key = (page: Page, number: number) =>
   page.locator(`[data-page-drawing] [data-control="key-${number}"]`);
 const leaf = (page: Page, name: string) => page.getByRole('treeitem', { name: new RegExp(`^${name},`) });

@@ -113,6 +113,24 @@ test('Windows of a program', async ({ app, page }) => {
   await page.screenshot({ path: path.join(FOLDER, 'windows-dark.png') });
 });
 
+test('Panels', async ({ app, page }) => {
+  await page.emulateMedia({ colorScheme: 'light' });
+  await open(page, app.address, 'panels?device=six-pad&page=shot');
+  await page.locator('[data-page-drawing] [data-control="key-3"]').click();
+  await page.mouse.move(700, 760);
+  await page.waitForTimeout(700);
+  await page.screenshot({ path: path.join(FOLDER, 'panels-light.png') });
+});
+
+test('Board with pages', async ({ app, page }) => {
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await open(page, app.address, 'board');
+  await page.getByRole('tab', { name: /^Film strip/ }).click();
+  await cell(page, 'Turn clockwise', 'Larkframe').click();
+  await page.waitForTimeout(700);
+  await page.screenshot({ path: path.join(FOLDER, 'pages-dark.png') });
+});
+
 test('Compare', async ({ app, page }) => {
   await page.emulateMedia({ colorScheme: 'light' });
   await open(page, app.address, 'programs');

@@ -4,6 +4,7 @@ import { fileURLToPath } from 'node:url';
 import { brotliCompressSync, gzipSync } from 'node:zlib';
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
+import { iconNodes } from './iconNodes.ts';
 
 /** The first view may weigh this much, compressed, in kilobytes of 1000 bytes. */
 const BUDGET_KB = 300;
@@ -122,7 +123,7 @@ function compressed(): Plugin {
 const { version } = JSON.parse(readFileSync(new URL('../../package.json', import.meta.url), 'utf8'));
 
 export default defineConfig({
-  plugins: [react(), firstViewWeight(), askAtOnce(), compressed()],
+  plugins: [react(), iconNodes(), firstViewWeight(), askAtOnce(), compressed()],
   define: { __VERSION__: JSON.stringify(version) },
   server: {
     port: 4681,

@@ -125,6 +125,8 @@ export const WORDS = {
   turnTaps: 'Each step taps.',
   every: (step: string) => `Every ${step} of turn`,
   icon: 'Icon',
+  noSuchIcon: 'No icon is called so.',
+  iconsFailed: 'The list of icons did not come. Open it again.',
   noIcon: 'No icon',
   label: 'Label',
   colour: 'Colour',

@@ -1,6 +1,6 @@
 import { styled } from '@mui/material/styles';
 import type { FACE_COLOURS } from '@nimble-lever/core/setup';
-import { FACE_ICONS } from './faceIcons.ts';
+import { useIcon } from './icons/useIcon.ts';
 
 const Key = styled('div')<{ ownerState: { colour: (typeof FACE_COLOURS)[number]; blank: boolean } }>(
   ({ theme: { vars }, ownerState: { colour, blank } }) => ({
@@ -37,7 +37,7 @@ interface Props {
 
 /** A control's face as a key shows it. */
 export function FaceKey({ label, icon, colour, blank }: Props) {
-  const Icon = icon ? FACE_ICONS[icon]?.icon : undefined;
+  const Icon = useIcon(icon);
   return (
     <Key ownerState={{ colour, blank }} aria-hidden>
       {Icon && <Icon size={22} strokeWidth={2.25} />}

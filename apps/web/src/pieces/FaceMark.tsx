@@ -2,7 +2,7 @@ import { styled } from '@mui/material/styles';
 import type { Shape } from '@nimble-lever/core/devices';
 import { fitLabel } from '@nimble-lever/core/drawing';
 import type { Face } from '@nimble-lever/core/setup';
-import { FACE_ICONS } from './faceIcons.ts';
+import { useIcon } from './icons/useIcon.ts';
 
 /** What a drawn control carries: its face, and what is written where the face has no label. */
 export interface ControlFace {
@@ -29,8 +29,8 @@ const SCALE = 10;
 const INSET = 1;
 const PADDING = 1.2;
 
-const Words = styled('div')<{ ownerState: { colour: Face['colour'] } }>(
-  ({ theme: { vars }, ownerState: { colour } }) => ({
+const Words = styled('div')<{ ownerState: { colour: Face['colour']; soft: boolean } }>(
+  ({ theme: { vars }, ownerState: { colour, soft } }) => ({
     height: '100%',
     display: 'flex',
     flexDirection: 'column',
@@ -45,8 +45,12 @@ const Words = styled('div')<{ ownerState: { colour: Face['colour'] } }>(
     fontWeight: 650,
     whiteSpace: 'nowrap',
     borderRadius: 2.5 * SCALE,
-    color: colour ? vars?.palette.tokens.onFace : vars?.palette.text.primary,
-    backgroundColor: colour ? vars?.palette.tokens.face[colour] : 'transparent',
+    color: soft
+      ? vars?.palette.text.secondary
+      : colour
+        ? vars?.palette.tokens.onFace
+        : vars?.palette.text.primary,
+    backgroundColor: colour && !soft ? vars?.palette.tokens.face[colour] : 'transparent',
     // The drawing has lines of its own, which are as thick however large it is.
     '& svg': { flex: 'none' },
     '& svg *': { vectorEffect: 'none', strokeWidth: 2.2 },
@@ -60,6 +64,8 @@ interface Props {
   readonly distance: number;
   /** Controls from this height up have words under their icons: millimetres. */
   readonly wordsFrom?: number;
+  /** It comes from elsewhere: in grey. */
+  readonly soft?: boolean;
 }
 
 /** The room on a control for what is on it: millimetres. What turns shows its own mark, and has none. */
@@ -96,15 +102,21 @@ export function faceParts(
  * A face on a drawn control, in the drawing's millimetres, which are the control's own: as large as it fits. Small keys
  * show the icon alone where there is one. The name of the control says all of it to those who do not see it.
  */
-export function FaceMark({ shape, face: { label, icon, colour }, distance, wordsFrom = WORDS_FROM }: Props) {
-  const Icon = icon ? FACE_ICONS[icon]?.icon : undefined;
+export function FaceMark({
+  shape,
+  face: { label, icon, colour },
+  distance,
+  wordsFrom = WORDS_FROM,
+  soft = false,
+}: Props) {
+  const Icon = useIcon(icon);
   const parts = faceParts(shape, { label, icon: Icon ? icon : null }, distance, wordsFrom);
   if (!parts) return null;
   const { x, y, width, height } = parts.room;
   return (
     <g transform={`translate(${x} ${y}) scale(${1 / SCALE})`} pointerEvents="none">
       <foreignObject width={width * SCALE} height={height * SCALE}>
-        <Words ownerState={{ colour }} aria-hidden>
+        <Words ownerState={{ colour, soft }} aria-hidden>
           {Icon && parts.icon !== null && <Icon size={parts.icon * SCALE} strokeWidth={2.2} />}
           {parts.label && (
             <span style={{ fontSize: parts.label.size * SCALE }}>

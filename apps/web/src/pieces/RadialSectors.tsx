@@ -1,7 +1,7 @@
 import { styled } from '@mui/material/styles';
 import type { RadialItem } from '@nimble-lever/core/setup';
 import type { DOMAttributes } from 'react';
-import { FACE_ICONS } from './faceIcons.ts';
+import { useIcon } from './icons/useIcon.ts';
 
 /** The menu's inner and outer radius, and where its labels sit, as parts of half its size. */
 const INNER = 0.2;
@@ -130,7 +130,7 @@ const useStill = () => STILL;
 function Item({ item, at, count, half, on, pressed, onItem, useDrag = useStill }: ItemProps) {
   const { ref, listeners, shift, lit } = useDrag(at);
   const angle = (at / count) * 2 * Math.PI;
-  const Icon = item.icon ? FACE_ICONS[item.icon]?.icon : undefined;
+  const Icon = useIcon(item.icon);
   const moved = shift ? { translate: `${shift[0]}px ${shift[1]}px`, zIndex: 1 } : {};
   return (
     <button

@@ -27,7 +27,6 @@ const Box = styled('div')(({ theme: { vars } }) => ({
   '& .drawing': { width: '100%', flex: '0 1 520px', minHeight: 0, maxWidth: 760 },
   '& .chosen': { fill: 'none', stroke: vars?.palette.text.primary, strokeWidth: 3 },
   '& .over': { fill: 'none', stroke: vars?.palette.tokens.accent, strokeWidth: 3.5, strokeDasharray: '6 4' },
-  '& .below': { opacity: 0.42 },
   '& dl': {
     margin: 0,
     display: 'flex',
@@ -36,7 +35,6 @@ const Box = styled('div')(({ theme: { vars } }) => ({
     gap: '4px 18px',
     fontSize: 13,
     '& div': { display: 'flex', gap: 6 },
-    '& div.below': { opacity: 1, color: vars?.palette.text.secondary },
     '& dt': { color: vars?.palette.text.secondary },
     '& dd': { margin: 0, fontWeight: 650 },
     '& .below dd': { fontWeight: 400 },
@@ -134,14 +132,15 @@ export function PageDrawing({ device, page, profile, selected, faces, dragged, h
           values={{}}
           faceOf={({ id, shape }) => {
             const known = faces.get(id);
+            if (!known?.face) return null;
             return (
-              <>
-                {known?.face && (
-                  <g className={known.isOwn ? '' : 'below'}>
-                    <FaceMark shape={shape} face={known.face} distance={distance} wordsFrom={0} />
-                  </g>
-                )}
-              </>
+              <FaceMark
+                shape={shape}
+                face={known.face}
+                distance={distance}
+                wordsFrom={0}
+                soft={!known.isOwn}
+              />
             );
           }}
           over={marks.map(([id, className]) => {

@@ -1,7 +1,7 @@
 import { styled } from '@mui/material/styles';
 import type { Program } from '@nimble-lever/core/setup';
 import { AppWindow } from 'lucide-react';
-import { FACE_ICONS } from '../../pieces/faceIcons.ts';
+import { useIcon } from '../../pieces/icons/useIcon.ts';
 
 const Box = styled('span')<{ ownerState: { colour: Program['colour'] } }>(
   ({ theme: { vars }, ownerState: { colour } }) => ({
@@ -19,7 +19,7 @@ const Box = styled('span')<{ ownerState: { colour: Program['colour'] } }>(
 
 /** The colour and sign of a program, by which it is found sooner than by its name. */
 export function ProgramSign({ colour, icon }: Pick<Program, 'colour' | 'icon'>) {
-  const Icon = (icon && FACE_ICONS[icon]?.icon) || AppWindow;
+  const Icon = useIcon(icon) ?? AppWindow;
   return (
     <Box ownerState={{ colour }} aria-hidden>
       <Icon size={15} />

@@ -23,13 +23,14 @@ export const WORDS = {
   copy: 'Make a copy',
   remove: 'Remove',
   bring: 'Bring to the front',
-  removes: ({ commands, profiles, bindings, macros, menus }: Removal) => {
+  removes: ({ commands, profiles, bindings, macros, menus, pages }: Removal) => {
     const parts = [
       count(commands, 'command', 'commands'),
       count(profiles, 'profile', 'profiles'),
       count(bindings, 'assignment', 'assignments'),
       ...(macros.length > 0 ? [count(macros.length, 'macro', 'macros')] : []),
       ...(menus.length > 0 ? [count(menus.length, 'radial menu', 'radial menus')] : []),
+      ...(pages.length > 0 ? [count(pages.length, 'page', 'pages')] : []),
     ];
     return `Remove with ${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;
   },

@@ -8,7 +8,7 @@ import { putPage, stepPage } from '../../../editors/pages/movePages.ts';
 import { pageFault } from '../../../editors/pages/pageFault.ts';
 import { onTabKey } from '../../../editors/pages/tabKeys.ts';
 import { WORDS } from '../../../editors/pages/words.ts';
-import { FACE_ICONS } from '../../../pieces/faceIcons.ts';
+import { useIcon } from '../../../pieces/icons/useIcon.ts';
 import { CARRIED_CELL, carriedSlot, dropCell } from '../cellMoves.ts';
 
 /** What a dragged page is carried as. */
@@ -36,7 +36,7 @@ export function PageTab({ page, depth, shown, first, beside, onShow, onRename, o
   const wrong = useAppSelector((state) => pageFault(state, page));
   const [over, setOver] = useState(false);
   const { id, name, kind, program, face } = page;
-  const Own = face?.icon ? FACE_ICONS[face.icon]?.icon : undefined;
+  const Own = useIcon(face?.icon ?? null);
   const Icon = Own ?? (kind === 'folder' ? Folder : SquareStack);
   const of = program === null ? null : programName(setup, program);
   const says = [WORDS.pageMeans[kind], ...(of === null ? [] : [WORDS.pageOf(of)])].join(', ');
