@@ -75,7 +75,7 @@ export const ROOMS = [
   ['apps/cli/src', [...ALL_OF_CORE, 'packages/session/src'], ['node:']],
 
   [web('workers')[0], [ROOT_FILES, ...ALL_OF_CORE], ['zod']],
-  [web('pieces')[0], [ROOT_FILES, ...ALL_OF_CORE], [...PAGE, 'chart.js']],
+  [web('pieces')[0], [ROOT_FILES, ...ALL_OF_CORE], [...PAGE, 'chart.js', 'virtual:icon-nodes']],
   [
     web('app')[0],
     [ROOT_FILES, ...ALL_OF_CORE, 'packages/session/src', ...web('pieces', 'workers')],
@@ -84,7 +84,7 @@ export const ROOMS = [
   [web('practice')[0], [ROOT_FILES, ...ALL_OF_CORE, 'packages/session/src', ...web('pieces', 'app')], PAGE],
   [web('editors')[0], [ROOT_FILES, ...ALL_OF_CORE, ...web('pieces', 'app')], [...PAGE, '@dnd-kit']],
   // A view imports no other view.
-  ...['addDevice', 'board', 'programs', 'rehearse', 'rig', 'settings'].map((view) => [
+  ...['addDevice', 'board', 'panels', 'programs', 'rehearse', 'rig', 'settings'].map((view) => [
     `apps/web/src/views/${view}`,
     [ROOT_FILES, ...ALL_OF_CORE, ...web('pieces', 'app', 'practice', 'editors', 'workers')],
     [...PAGE, '@tanstack', 'chart.js'],
