@@ -48,8 +48,11 @@ test('a page behind the newest revision gets what it missed and keeps its own ed
 }) => {
   await open(page, app.address, 'board');
   await cell(page, 'Press', 'Larkframe').click();
+  // The dock comes with the first cell that is selected.
+  const off = page.getByRole('button', { name: 'Off', exact: true });
+  await expect(off).toBeVisible();
   await context.setOffline(true);
-  await page.getByRole('button', { name: 'Off', exact: true }).click();
+  await off.click();
   await expect(page.getByRole('status')).toContainText('Not saved yet: 1 edit is kept here and sent again');
 
   // Meanwhile someone else edits, by the API itself.

@@ -113,7 +113,7 @@ test('a layer, and a key that turns it on', async ({ app, quietPage: page }) => 
   await expect(name).toBeFocused();
   await name.fill('Finest');
   await name.press('Enter');
-  const tabs = page.getByRole('tab');
+  const tabs = page.getByRole('tablist', { name: 'Layers' }).getByRole('tab');
   await expect(tabs).toHaveText(['Base', 'Far', 'Finest']);
   await page.getByRole('tab', { name: 'Finest' }).focus();
   await page.keyboard.press('Alt+ArrowLeft');

@@ -54,12 +54,13 @@ export const ROOMS = [
   ['packages/session/src', [ROOT_FILES, ...ALL_OF_CORE], []],
 
   [server('config.ts')[0], [], ['zod', 'node:']],
+  [server('pictures')[0], [...ALL_OF_CORE, ...server('store', 'problem')], ['sharp', 'node:']],
   [server('database')[0], ALL_OF_CORE, ['typeorm', 'reflect-metadata']],
   [server('store')[0], [...ALL_OF_CORE, ...server('database')], ['pg', 'pino', 'typeorm', 'zod']],
   [server('problem')[0], [...ALL_OF_CORE, ...server('store')], ['pino', 'zod']],
   [
     server('worker')[0],
-    [...ALL_OF_CORE, ...server('database', 'store', 'problem')],
+    [...ALL_OF_CORE, ...server('database', 'store', 'pictures', 'problem')],
     ['pino', 'zod', 'tsx', 'node:'],
   ],
   [server('live')[0], [...ALL_OF_CORE, ...server('problem', 'worker')], ['pino', 'ws', 'zod', 'node:']],

@@ -15,14 +15,14 @@ import {
 } from '@nimble-lever/core/programs';
 import { applyEdit, type Program, type Setup } from '@nimble-lever/core/setup';
 import { refusalWords } from '@nimble-lever/core/words';
-import { Refused, readSetup, readText } from './files.ts';
+import { Refused, readSetup, readSetupFile, readText } from './files.ts';
 
 /** Whose commands: a program by its id or name, or what means the same in most programs. */
 const COMMON = 'everywhere';
 
 /** Takes a list of commands into a set-up: prints the set-up, or, asked to explain, what each line becomes. */
 export function importCommands(file: string, list: string, named: string, explains: boolean): string {
-  const setup = readSetup(file);
+  const { setup, pictures } = readSetupFile(file);
   const program = programOf(setup, named);
   const text = readList(readText(list));
   // What could not be taken apart is refused as a whole: half a list is no list.
@@ -38,10 +38,10 @@ export function importCommands(file: string, list: string, named: string, explai
     return lines.join('');
   }
   const edit = importEdit(setup, program?.id ?? null, planned);
-  if (!edit) return writeSetupDocument(setup);
+  if (!edit) return writeSetupDocument(setup, pictures);
   const done = applyEdit(setup, edit);
   if (!done.ok) throw new Refused(refusalWords(done.problem));
-  return writeSetupDocument(done.value.setup);
+  return writeSetupDocument(done.value.setup, pictures);
 }
 
 /** Prints a program's commands as a table, as Markdown, or as a list of our own format. */

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { readSetupDocument } from '@nimble-lever/core/formats';
+import { readSetupDocument, type SetupFile } from '@nimble-lever/core/formats';
 import type { Setup } from '@nimble-lever/core/setup';
 import { formatProblemWords } from '@nimble-lever/core/words';
 
@@ -45,8 +45,13 @@ export function readText(file: string): string {
   }
 }
 
-/** Reads a set-up document, or says everything that is wrong with it. */
+/** Reads the set-up of a document, or says everything that is wrong with it. */
 export function readSetup(file: string): Setup {
+  return readSetupFile(file).setup;
+}
+
+/** The same with the pictures of its faces, for who writes it again. */
+export function readSetupFile(file: string): SetupFile {
   const read = readSetupDocument(readText(file));
   if (read.ok) return read.value;
   throw new Refused(read.problem.map((problem) => `${file}: ${formatProblemWords(problem)}`).join('\n'));

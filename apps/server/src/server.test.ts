@@ -1,12 +1,20 @@
-import { randomUUID } from 'node:crypto';
+import { createHash, randomUUID } from 'node:crypto';
 import { request } from 'node:http';
 import { connect } from 'node:net';
 import path from 'node:path';
-import { historySchema, storedSchema } from '@nimble-lever/core/setup';
+import { readSetupDocument } from '@nimble-lever/core/formats';
+import {
+  historySchema,
+  MOST_PICTURE_BYTES,
+  pictureOnFace,
+  pictureSchema,
+  storedSchema,
+} from '@nimble-lever/core/setup';
 import { pino } from 'pino';
+import sharp from 'sharp';
 import { WebSocket } from 'ws';
 import { readConfig } from './config.ts';
-import { API_SCHEMAS, OPERATIONS } from './routes/operations.ts';
+import { API_SCHEMAS, type ApiSchema, OPERATIONS } from './routes/operations.ts';
 import { DEMO_ID, type RunningServer, startServer } from './server.ts';
 import { newDatabase } from './testing/database.ts';
 
@@ -366,6 +374,48 @@ test.each([
   expect(await get('/api/health', headers as Record<string, string>)).toBe(status);
 });
 
+test('a picture is taken in, given as it is kept, and goes with the set-up’s file', async () => {
+  const png = await sharp({ create: { width: 8, height: 4, channels: 3, background: 'red' } })
+    .png()
+    .toBuffer();
+  const sent = await fetch(`${server.address}/api/pictures`, { method: 'POST', body: new Uint8Array(png) });
+  const { id, width, height } = pictureSchema.parse(await sent.json());
+  expect([width, height]).toEqual([8, 4]);
+
+  const given = await fetch(`${server.address}/api/pictures/${id}`);
+  expect(given.headers.get('content-type')).toBe('image/webp');
+  expect(given.headers.get('cache-control')).toContain('immutable');
+  expect(given.headers.get('x-content-type-options')).toBe('nosniff');
+  const bytes = Buffer.from(await given.arrayBuffer());
+  expect(createHash('sha256').update(bytes).digest('hex')).toBe(id);
+
+  const fields = { 'face.picture': pictureOnFace(id) };
+  const saved = await post(EDITS, body(0, { kind: 'set', at: 'pages/shot', fields }));
+  expect(saved.body.outcomes).toMatchObject([{ kind: 'saved' }]);
+  const file = await fetch(`${server.address}/api/set-ups/${DEMO_ID}/file`);
+  expect(file.headers.get('content-disposition')).toBe('attachment');
+  const read = readSetupDocument(await file.text());
+  expect(read).toMatchObject({
+    ok: true,
+    value: { pictures: { [id]: `data:image/webp;base64,${bytes.toString('base64')}` } },
+  });
+});
+
+test.each([
+  ['what is no picture', 'POST', '/api/pictures', Buffer.from('<p>no</p>'), 422],
+  ['more than may be sent', 'POST', '/api/pictures', Buffer.alloc(MOST_PICTURE_BYTES + 1), 413],
+  ['a name that is none', 'GET', '/api/pictures/..%2F..%2Fetc', undefined, 400],
+  ['one that is not kept', 'GET', `/api/pictures/${'0'.repeat(64)}`, undefined, 404],
+  ['the file of a set-up that is not there', 'GET', '/api/set-ups/none/file', undefined, 404],
+])('of pictures, %s is refused in words', async (_name, method, address, sent, status) => {
+  const response = await fetch(server.address + address, { method, ...(sent && { body: sent }) });
+  expect(response.status).toBe(status);
+  expect(response.headers.get('content-type')).toContain('application/problem+json');
+  expect(response.headers.get('cache-control') ?? '').not.toContain('immutable');
+  const { detail } = (await response.json()) as { detail: string };
+  expect(detail).not.toMatch(/vips|sharp|Error|at \//);
+});
+
 test('a socket from another page is refused', async () => {
   const url = `${server.address.replace('http', 'ws')}/api/live?setUp=${DEMO_ID}&after=0`;
   const socket = new WebSocket(url, { origin: 'http://evil.example' });
@@ -436,14 +486,16 @@ test('a wrong environment is named', () => {
   expect(() => readConfig({ PORT: 'many' })).toThrow(/DATABASE_URL.*PORT/);
 });
 
-test.each(OPERATIONS.filter(({ method }) => method === 'get'))(
+const isJson = ({ answer }: (typeof OPERATIONS)[number]) => Object.hasOwn(API_SCHEMAS, answer);
+
+test.each(OPERATIONS.filter((operation) => operation.method === 'get' && isJson(operation)))(
   '$path answers as its document says',
   async (operation) => {
     const asked = operation.path.replace('{id}', DEMO_ID) + (operation.id === 'readEdits' ? '?after=0' : '');
     const response = await fetch(server.address + asked);
     expect(response.status).toBe(200);
     const answer = await response.json();
-    const found = API_SCHEMAS[operation.answer].safeParse(answer);
+    const found = API_SCHEMAS[operation.answer as ApiSchema].safeParse(answer);
     expect(found.error?.issues ?? []).toEqual([]);
   },
 );

@@ -8,6 +8,7 @@ import type { Config } from '../config.ts';
 import { Problem } from '../problem/problem.ts';
 import { apiRoutes } from '../routes/apiPage.ts';
 import { healthRoute } from '../routes/health.ts';
+import { pictureRoutes } from '../routes/pictures.ts';
 import { firstSetUpRoute, setUpRoutes } from '../routes/setUps.ts';
 import type { StoreClient } from '../worker/storeClient.ts';
 import type { Access } from './access.ts';
@@ -48,6 +49,7 @@ export function createApp({ config, store, access, version, furtherHosts, log }:
   api.use(access.guard);
   api.use('/set-ups', setUpRoutes(store));
   api.use('/set-up', firstSetUpRoute(store));
+  api.use('/pictures', pictureRoutes(store));
   api.use(apiRoutes(version));
   app.use('/api', api);
   app.use(access.guard);

@@ -62,7 +62,7 @@ export function toProblem(error: unknown): Problem {
     return new Problem(
       413,
       'Too large',
-      'The request is larger than 2 MB. Nothing was changed; send less at once.',
+      'The request is larger than 2 MB. Nothing was changed; send less at once, or a smaller picture.',
     );
   }
   if (type === 'entity.parse.failed') {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { API_SCHEMAS, type ApiSchema, OPERATIONS, type Operation } from './operations.ts';
+import { API_SCHEMAS, type ApiSchema, type Content, OPERATIONS, type Operation } from './operations.ts';
 
 /** The part of an OpenAPI 3.1 document that we write (OpenAPI Specification 3.1.1, section 4.8). */
 interface OpenApi {
@@ -31,9 +31,11 @@ export function openApi(version: string): OpenApi {
 
 /** An operation as OpenAPI 3.1 has it (4.8.10). */
 function operationObject({ id, does, parameters, body, answer, problems }: Operation): object {
-  const json = (name: ApiSchema) => ({
-    content: { 'application/json': { schema: { $ref: `#/components/schemas/${name}` } } },
-  });
+  // A file is described by its kind alone (OpenAPI 3.1, 4.8.14.3).
+  const json = (name: Content) =>
+    isSchema(name)
+      ? { content: { 'application/json': { schema: { $ref: `#/components/schemas/${name}` } } } }
+      : { content: { [name]: {} } };
   const problem = {
     content: { 'application/problem+json': { schema: { $ref: '#/components/schemas/Problem' } } },
   };
@@ -55,6 +57,11 @@ function operationObject({ id, does, parameters, body, answer, problems }: Opera
       ),
     },
   };
+}
+
+/** Whether content is JSON with a schema of its own. */
+function isSchema(content: Content): content is ApiSchema {
+  return Object.hasOwn(API_SCHEMAS, content);
 }
 
 /** Every schema by name; what one defines inside itself stands beside it, where references in OpenAPI look for it. */

@@ -1,10 +1,14 @@
+import { setupDocumentSchema } from '@nimble-lever/core/formats';
 import {
   appendAnswerSchema,
   appendSchema,
   entrySchema,
   historySchema,
+  MOST_PICTURE_BYTES,
   MOST_REQUEST_BYTES,
   newsEntrySchema,
+  pictureIdSchema,
+  pictureSchema,
   problemSchema,
   revisionSchema,
   setUpListSchema,
@@ -32,10 +36,14 @@ export const API_SCHEMAS = {
   Entry: entrySchema,
   Append: appendSchema,
   AppendAnswer: appendAnswerSchema,
+  Picture: pictureSchema,
+  SetUpFile: setupDocumentSchema,
   Problem: problemSchema,
 } as const;
 /** The name of a schema in the document. */
 export type ApiSchema = keyof typeof API_SCHEMAS;
+/** Or a picture as a file, by its kind of content. */
+export type Content = ApiSchema | 'image/*' | 'image/webp';
 
 /** A number or text that an operation takes in its address. */
 export interface Parameter {
@@ -56,9 +64,9 @@ export interface Operation {
   /** In a sentence. */
   readonly does: string;
   readonly parameters: readonly Parameter[];
-  readonly body: ApiSchema | null;
+  readonly body: Content | null;
   /** What is answered with 200. */
-  readonly answer: ApiSchema;
+  readonly answer: Content;
   /** Status codes besides 200, and when they come; each with a problem. */
   readonly problems: Readonly<Record<number, string>>;
 }
@@ -153,6 +161,46 @@ export const OPERATIONS: readonly Operation[] = [
       ...READING,
       ...DATABASE,
       413: `More than ${MOST_REQUEST_BYTES.toLocaleString('en')} bytes.`,
+    },
+  },
+  {
+    method: 'get',
+    path: '/api/set-ups/{id}/file',
+    id: 'saveSetUp',
+    does: 'A whole set-up as a file to keep, with the pictures of its faces inside.',
+    parameters: [id],
+    body: null,
+    answer: 'SetUpFile',
+    problems: { ...READING, ...DATABASE },
+  },
+  {
+    method: 'post',
+    path: '/api/pictures',
+    id: 'addPicture',
+    does: 'Keeps a picture for faces: PNG, JPEG, WebP or SVG. The same one is kept once.',
+    parameters: [],
+    body: 'image/*',
+    answer: 'Picture',
+    problems: {
+      ...OUTSIDE,
+      ...DATABASE,
+      413: `More than ${MOST_PICTURE_BYTES.toLocaleString('en')} bytes.`,
+      422: 'It is no picture, whatever it claims to be, or one that cannot be read.',
+    },
+  },
+  {
+    method: 'get',
+    path: '/api/pictures/{id}',
+    id: 'readPicture',
+    does: 'A picture as it is kept. It never changes.',
+    parameters: [{ name: 'id', in: 'path', what: 'Its SHA-256.', schema: pictureIdSchema }],
+    body: null,
+    answer: 'image/webp',
+    problems: {
+      ...OUTSIDE,
+      ...DATABASE,
+      400: 'The address is not as it should be.',
+      404: 'It is not kept here.',
     },
   },
 ];

@@ -1,8 +1,8 @@
 import { MOST_REQUEST_BYTES } from '@nimble-lever/core/setup';
-import express, { type Response, Router } from 'express';
-import { PROBLEM_TYPE } from '../problem/problem.ts';
-import type { Answer, Query } from '../worker/messages.ts';
+import express, { Router } from 'express';
+import type { Query } from '../worker/messages.ts';
 import type { StoreClient } from '../worker/storeClient.ts';
+import { send, sentBytes } from './send.ts';
 
 /** Reading set-ups and saving edits to them. What is sent is read, and what is answered written, by the worker. */
 export function setUpRoutes(store: StoreClient): Router {
@@ -18,10 +18,12 @@ export function setUpRoutes(store: StoreClient): Router {
   router.get('/:id/edits', async ({ params: { id }, query }, response) => {
     send(response, await store.ask({ kind: 'entries', id, query: plain(query) }));
   });
+  router.get('/:id/file', async ({ params: { id } }, response) => {
+    send(response, await store.ask({ kind: 'set-up-file', id }));
+  });
   router.post('/:id/edits', body, async (request, response) => {
-    const sent: unknown = request.body;
-    const bytes = Buffer.isBuffer(sent) ? new Uint8Array(sent) : new Uint8Array();
-    send(response, await store.ask({ kind: 'append', id: request.params.id, body: bytes }));
+    const { id } = request.params;
+    send(response, await store.ask({ kind: 'append', id, body: sentBytes(request.body) }));
   });
   return router;
 }
@@ -38,15 +40,4 @@ export function firstSetUpRoute(store: StoreClient): Router {
 /** A query with nothing in it but what may go to another thread. */
 function plain(query: object): Query {
   return JSON.parse(JSON.stringify(query));
-}
-
-/** Passes an answer of the worker on. */
-export function send(response: Response, { status, body }: Answer): void {
-  const type = status < 400 ? 'application/json; charset=utf-8' : PROBLEM_TYPE;
-  response.writeHead(status, {
-    'Content-Type': type,
-    'Content-Length': body.byteLength,
-    'Cache-Control': 'no-store',
-  });
-  response.end(body);
 }

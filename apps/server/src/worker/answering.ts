@@ -14,6 +14,7 @@ import type { SetupStore } from '../store/setupStore.ts';
 import { setupText } from '../store/setupText.ts';
 import type { Appended, EntryOutcome } from '../store/setupWriter.ts';
 import type { Ask, Query } from './messages.ts';
+import { unknownSetUp } from './unknownSetUp.ts';
 
 /** Ids of authors are compared as text, so upper case is folded. */
 const author = z.uuid().toLowerCase();
@@ -25,8 +26,11 @@ const entriesQuery = z.union([
   z.strictObject({ before: z.coerce.number().pipe(revisionSchema), author }),
 ]);
 
+/** What is asked of the set-ups themselves. */
+type TextAsk = Exclude<Ask, { readonly kind: 'picture' | 'add-picture' | 'set-up-file' }>;
+
 /** Answers what is asked, as JSON text. Throws a `Problem` for what is refused. */
-export async function answerText(store: SetupStore, ask: Ask): Promise<string> {
+export async function answerText(store: SetupStore, ask: TextAsk): Promise<string> {
   switch (ask.kind) {
     case 'health':
     case 'list':
@@ -158,9 +162,4 @@ function toSent(outcome: EntryOutcome): SentOutcome {
         detail: 'The server met an error it did not expect with this edit. It is not saved; the others are.',
       };
   }
-}
-
-/** Not a mistake of the page’s: another may have removed it. */
-function unknownSetUp(id: string): Problem {
-  return new Problem(404, 'No such set-up', `There is no set-up “${id}”.`);
 }

@@ -6,16 +6,21 @@ export type Ask =
   | { readonly kind: 'read'; readonly id: string; readonly query: Query }
   | { readonly kind: 'entries'; readonly id: string; readonly query: Query }
   | { readonly kind: 'append'; readonly id: string; readonly body: Uint8Array }
-  | { readonly kind: 'missed'; readonly id: string; readonly after: number };
+  | { readonly kind: 'missed'; readonly id: string; readonly after: number }
+  | { readonly kind: 'set-up-file'; readonly id: string }
+  | { readonly kind: 'picture'; readonly id: string }
+  | { readonly kind: 'add-picture'; readonly body: Uint8Array };
 
 /** A request's query as it came. */
 export type Query = Readonly<Record<string, unknown>>;
 
-/** What is answered: an HTTP status and JSON. */
+/** What is answered: an HTTP status and what belongs to it. */
 export interface Answer {
   /** Of HTTP, as it is handed on. */
   readonly status: number;
-  /** JSON in UTF-8, made in the worker so that the server's thread need not. */
+  /** JSON for the page, a file for the person, a picture. A problem is JSON, whatever was asked. */
+  readonly holds: 'json' | 'file' | 'picture';
+  /** JSON in UTF-8, or a picture, made in the worker so that the server's thread need not. */
   readonly body: Uint8Array;
 }
 

@@ -89,7 +89,7 @@ export class StoreClient {
     if (!waiting) return;
     this.#waiting.delete(seq);
     clearTimeout(waiting.timer);
-    waiting.answered({ status: answer.status, body: answer.body });
+    waiting.answered({ status: answer.status, holds: answer.holds, body: answer.body });
   }
 
   /** Whoever waited for the worker that ended gets an answer: that it is tried again. */
@@ -114,5 +114,5 @@ export class StoreClient {
 
 /** A problem as an answer like any other (RFC 9457). */
 function problemAnswer(problem: Problem): Answer {
-  return { status: problem.status, body: new TextEncoder().encode(problemJson(problem)) };
+  return { status: problem.status, holds: 'json', body: new TextEncoder().encode(problemJson(problem)) };
 }

@@ -5,8 +5,10 @@ import { openDatabase } from '../database/dataSource.ts';
 import { logProblem, problemJson, toProblem } from '../problem/problem.ts';
 import { poolOf } from '../store/database.ts';
 import { EditListener } from '../store/editListener.ts';
+import { PictureStore } from '../store/pictureStore.ts';
 import { SetupStore } from '../store/setupStore.ts';
-import { answerText, newsText } from './answering.ts';
+import { newsText } from './answering.ts';
+import { answerTo, type Kept } from './answerTo.ts';
 import type { Answer, Ask, FromWorker, ToWorker, WorkerSettings } from './messages.ts';
 import { unusableWords } from './unusable.ts';
 
@@ -21,6 +23,8 @@ if (!port) throw new Error('This runs as a worker only.');
 const settings = workerData as WorkerSettings;
 const log = pino({ level: settings.logLevel });
 const encoder = new TextEncoder();
+/** A day. */
+const SWEEP_MS = 24 * 3600 * 1000;
 /** Answers the server. Bytes are handed over rather than copied. */
 const say = (message: FromWorker, transfer: readonly Uint8Array[] = []) =>
   port.postMessage(
@@ -36,7 +40,7 @@ const opened = await open().catch((error: unknown) => {
   say({ kind: 'unusable', words: unusableWords(error) });
   return null;
 });
-if (opened) serve(opened.store, opened.close);
+if (opened) serve(opened.kept, opened.close);
 else port.close();
 
 /** Until the database can be used, every question is answered with why it cannot. */
@@ -63,30 +67,42 @@ async function open() {
     await listener.close();
     await source.destroy();
   };
-  return { store, close };
+  return { kept: { store, pictures: keepSwept(new PictureStore(pool)) }, close };
+}
+
+/** Once a day pictures that nothing refers to any more are looked for. */
+function keepSwept(pictures: PictureStore): PictureStore {
+  const sweep = () =>
+    pictures.sweep(new Date()).then(
+      (gone) => gone > 0 && log.info(`${gone} pictures that nothing referred to were taken away.`),
+      (error: unknown) => log.debug({ err: error }, 'Pictures are looked for later.'),
+    );
+  void sweep();
+  setInterval(sweep, SWEEP_MS).unref();
+  return pictures;
 }
 
 /** From here on messages are answered, in any order. */
-function serve(store: SetupStore, close: () => Promise<void>): void {
+function serve(kept: Kept, close: () => Promise<void>): void {
   port?.on('message', (message: ToWorker) => {
     if (message.kind === 'close') {
       void close().finally(() => port?.close());
       return;
     }
-    void answer(store, message.ask).then(({ status, body }) =>
-      say({ kind: 'answer', seq: message.seq, status, body }, [body]),
+    void answer(kept, message.ask).then((answered) =>
+      say({ kind: 'answer', seq: message.seq, ...answered }, [answered.body]),
     );
   });
   say({ kind: 'ready' });
 }
 
 /** Nothing that is asked ends the worker: what nobody expected is told without its inside. */
-async function answer(store: SetupStore, ask: Ask): Promise<Answer> {
+async function answer(kept: Kept, ask: Ask): Promise<Answer> {
   try {
-    return { status: 200, body: encoder.encode(await answerText(store, ask)) };
+    return { status: 200, ...(await answerTo(kept, ask)) };
   } catch (error) {
     const problem = toProblem(error);
     logProblem(log, problem, error);
-    return { status: problem.status, body: encoder.encode(problemJson(problem)) };
+    return { status: problem.status, holds: 'json', body: encoder.encode(problemJson(problem)) };
   }
 }

@@ -3,14 +3,16 @@ import {
   type Binding,
   bindingChanges,
   type Face,
+  itemAt,
   type PressStyle,
   type SingleEdit,
   type Slot,
 } from '@nimble-lever/core/setup';
 import { profileName } from '@nimble-lever/core/words';
-import { makeEdits } from '../app/setup/edits.ts';
+import { makeEdit, makeEdits } from '../app/setup/edits.ts';
 import { selectSetup } from '../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
+import { faceEdit } from './faceEdit.ts';
 import { slotTarget } from './slotTarget.ts';
 
 /** What is set at a slot, and the edits that change it. Null where its profile is gone. */
@@ -33,6 +35,7 @@ export function useSlotEdits(slot: Slot) {
   };
   return {
     setup,
+    profile,
     binding,
     turns,
     style,
@@ -40,6 +43,7 @@ export function useSlotEdits(slot: Slot) {
     setBehaviour,
     setStyle: (next: PressStyle) => setActing({ style: next }),
     setOptions: setActing,
-    setFace: (face: Face) => binding && change({ ...binding, face }),
+    faceTarget: () => (parts: Partial<Face>) =>
+      void dispatch(makeEdit(faceEdit(itemAt.binding(slot), parts))),
   };
 }

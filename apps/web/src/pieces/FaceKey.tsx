@@ -1,8 +1,9 @@
 import { styled } from '@mui/material/styles';
-import type { FACE_COLOURS } from '@nimble-lever/core/setup';
+import type { ControlFace } from './controlFace.ts';
+import { FaceImage, useShownPicture } from './FaceImage.tsx';
 import { useIcon } from './icons/useIcon.ts';
 
-const Key = styled('div')<{ ownerState: { colour: (typeof FACE_COLOURS)[number]; blank: boolean } }>(
+const Key = styled('div')<{ ownerState: { colour: ControlFace['colour']; blank: boolean } }>(
   ({ theme: { vars }, ownerState: { colour, blank } }) => ({
     width: 76,
     height: 76,
@@ -21,27 +22,35 @@ const Key = styled('div')<{ ownerState: { colour: (typeof FACE_COLOURS)[number];
     fontWeight: 650,
     overflowWrap: 'anywhere',
     color: vars?.palette.tokens.onFace,
-    backgroundColor: blank ? 'transparent' : vars?.palette.tokens.face[colour],
+    backgroundColor: blank ? 'transparent' : vars?.palette.tokens.face[colour ?? 'ink'],
     border: `1px ${blank ? 'dashed' : 'solid'} ${vars?.palette.divider}`,
+    '&[data-pictured]': { padding: 0, justifyContent: 'flex-end', position: 'relative' },
+    '& img': { position: 'absolute', inset: 0 },
+    '&[data-pictured] span': {
+      position: 'relative',
+      width: '100%',
+      padding: '2px 4px',
+      boxSizing: 'border-box',
+      backgroundColor: vars?.palette.tokens.face[colour ?? 'ink'],
+    },
   }),
 );
 
-/** What a key of the drawing shows on itself. */
 interface Props {
-  readonly label: string;
-  readonly icon: string | null;
-  readonly colour: (typeof FACE_COLOURS)[number];
+  readonly face: ControlFace;
   /** Nothing is set, so there is no face: an empty key. */
   readonly blank: boolean;
 }
 
 /** A control's face as a key shows it. */
-export function FaceKey({ label, icon, colour, blank }: Props) {
+export function FaceKey({ face: { label, isLabelled, icon, colour, picture }, blank }: Props) {
   const Icon = useIcon(icon);
+  const { shown, onMissing } = useShownPicture(picture);
   return (
-    <Key ownerState={{ colour, blank }} aria-hidden>
-      {Icon && <Icon size={22} strokeWidth={2.25} />}
-      <span>{label}</span>
+    <Key ownerState={{ colour, blank }} data-pictured={shown ? true : undefined} aria-hidden>
+      {shown && <FaceImage picture={shown} onMissing={onMissing} />}
+      {Icon && !shown && <Icon size={22} strokeWidth={2.25} />}
+      {(!shown || isLabelled) && <span>{label}</span>}
     </Key>
   );
 }

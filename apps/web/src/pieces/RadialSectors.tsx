@@ -1,7 +1,7 @@
 import { styled } from '@mui/material/styles';
-import type { RadialItem } from '@nimble-lever/core/setup';
+import type { FacePicture, RadialItem } from '@nimble-lever/core/setup';
 import type { DOMAttributes } from 'react';
-import { useIcon } from './icons/useIcon.ts';
+import { FaceIcon } from './FaceIcon.tsx';
 
 /** The menu's inner and outer radius, and where its labels sit, as parts of half its size. */
 const INNER = 0.2;
@@ -44,9 +44,12 @@ const Box = styled('div')(({ theme: { vars } }) => ({
   '& button[aria-pressed=true]': { outline: `2px solid ${vars?.palette.text.primary}` },
 }));
 
+/** An item as it is shown; sets have pictures, where their faces have. */
+type SectorItem = Pick<RadialItem, 'id' | 'label' | 'icon'> & { readonly picture?: FacePicture | null };
+
 /** A radial menu as it opens: the same piece shows it in Rehearse and while it is made. */
 interface Props {
-  readonly items: readonly Pick<RadialItem, 'id' | 'label' | 'icon'>[];
+  readonly items: readonly SectorItem[];
   /** By its place, clockwise from the top; null in the middle. */
   readonly highlighted: number | null;
   /** For editing: the item that is selected. */
@@ -130,7 +133,6 @@ const useStill = () => STILL;
 function Item({ item, at, count, half, on, pressed, onItem, useDrag = useStill }: ItemProps) {
   const { ref, listeners, shift, lit } = useDrag(at);
   const angle = (at / count) * 2 * Math.PI;
-  const Icon = useIcon(item.icon);
   const moved = shift ? { translate: `${shift[0]}px ${shift[1]}px`, zIndex: 1 } : {};
   return (
     <button
@@ -147,7 +149,7 @@ function Item({ item, at, count, half, on, pressed, onItem, useDrag = useStill }
       }}
       onClick={() => onItem(at)}
     >
-      {Icon && <Icon size={18} aria-hidden />}
+      <FaceIcon face={item} size={item.picture ? 26 : 18} />
       {item.label}
     </button>
   );

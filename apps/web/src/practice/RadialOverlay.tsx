@@ -30,6 +30,7 @@ function contentOf(setup: Setup, of: MenuOf) {
       id: set ?? 'home',
       label: page?.face?.label ?? page?.name ?? WORDS.home,
       icon: page?.face?.icon ?? null,
+      picture: page?.face?.picture ?? null,
     };
   });
   return { label: WORDS.setsOf(deviceName(setup, of.device)), items };

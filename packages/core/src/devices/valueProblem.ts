@@ -10,6 +10,8 @@ export type ValueProblem =
   | 'pin-one'
   | 'page-open'
   | 'page-named'
+  | 'picture'
+  | 'picture-data'
   | 'range-order'
   | 'rule-empty'
   | 'shape-path'

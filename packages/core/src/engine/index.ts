@@ -4,6 +4,7 @@ export { profileAt } from './destination.ts';
 export { wheelModeNow } from './deviceModes.ts';
 export { type EngineEvent, type EventOf, engineEventSchema } from './event.ts';
 export type { DueEvent, Ended, Explanation, Outcome, StateChange } from './explanation.ts';
+export { type FaceState, faceState } from './faceState.ts';
 export { isAtRest } from './isAtRest.ts';
 export { type Keyboards, keyboardOf, US_KEYBOARDS } from './keyboards.ts';
 export { resolutionNow } from './lookup.ts';

@@ -329,6 +329,6 @@ export const INITIAL_STATE: EngineState = {
 };
 
 /** The key of a use: its control and trigger, and where what decided was found. */
-export function useKey({ key, trigger, decided }: Using): string {
+export function useKey({ key, trigger, decided }: Pick<Using, 'key' | 'trigger' | 'decided'>): string {
   return `${decided?.profile ?? ''}/${decided?.layer ?? ''}/${key}/${trigger}`;
 }

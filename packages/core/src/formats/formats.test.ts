@@ -13,10 +13,28 @@ const EXAMPLES = path.resolve(__dirname, '../../../../docs/examples');
 test('a set-up written as a document and read back is the same set-up', () => {
   fc.assert(
     fc.property(arbitrarySetup, (setup) => {
-      expect(readSetupDocument(writeSetupDocument(setup))).toEqual({ ok: true, value: setup });
+      expect(readSetupDocument(writeSetupDocument(setup))).toEqual({
+        ok: true,
+        value: { setup, pictures: {} },
+      });
     }),
     { numRuns: 50 },
   );
+});
+
+test('pictures go with the set-up; one that is not as it should be is told by its path', () => {
+  const id = 'ab'.repeat(32);
+  const pictures = { [id]: 'data:image/webp;base64,UklGRg==' };
+  expect(readSetupDocument(writeSetupDocument(demoSetup(), pictures))).toEqual({
+    ok: true,
+    value: { setup: demoSetup(), pictures },
+  });
+  const words = (given: Readonly<Record<string, string>>) => {
+    const read = readSetupDocument(writeSetupDocument(demoSetup(), given));
+    return read.ok ? '' : formatProblemWords(read.problem[0] ?? raise());
+  };
+  expect(words({ [id]: 'data:text/html,<script>' })).toContain('a data: URL of a WebP file');
+  expect(words({ [id.toUpperCase()]: pictures[id] ?? '' })).toContain('SHA-256');
 });
 
 const changed = (change: (document: ReturnType<typeof plain>) => unknown) => {
@@ -152,9 +170,10 @@ test('a document of version 3, in which a layer was shown as a page, has a folde
   expect(JSON.parse(old).version).toBe(3);
   const read = readSetupDocument(old);
   if (!read.ok) throw new Error(read.problem.map(formatProblemWords).join());
-  const [page] = read.value.pages;
+  const { setup } = read.value;
+  const [page] = setup.pages;
   expect(page).toMatchObject({ device: 'twelve-pad', kind: 'folder', name: 'Near', showsThrough: true });
-  const { everywhere, larkframe, ...others } = read.value.profiles;
+  const { everywhere, larkframe, ...others } = setup.profiles;
   const onPage = (key: string) => `${page?.id}/twelve-pad/${key}/press`;
   const actionAt = (profile: Setup['profiles'][string] | undefined, key: string) => {
     const behaviour = profile?.bindings[key]?.behaviour;
@@ -168,7 +187,7 @@ test('a document of version 3, in which a layer was shown as a page, has a folde
   expect(actionAt(larkframe, onPage('key-1'))).toEqual({ kind: 'command', command: 'larkframe-light' });
   // All else is as it was.
   const before = demoBeforePages();
-  expect({ ...read.value, pages: [], profiles: others }).toEqual({
+  expect({ ...setup, pages: [], profiles: others }).toEqual({
     ...before,
     profiles: Object.fromEntries(
       Object.entries(before.profiles).filter(([id]) => id !== 'everywhere' && id !== 'larkframe'),
@@ -194,15 +213,15 @@ test.each([1, 2])('a document of version %i is brought up to date', (version) =>
     ...device,
     settings: { ...device.settings, reportRate: null },
   }));
-  const value = { ...demo, madeOn: null, programs, commonCommands, devices };
-  expect(readSetupDocument(old)).toEqual({ ok: true, value });
+  const setup = { ...demo, madeOn: null, programs, commonCommands, devices };
+  expect(readSetupDocument(old)).toEqual({ ok: true, value: { setup, pictures: {} } });
 });
 
 test('shortcuts of version 2 were places: they are the characters that a United States keyboard has there', () => {
   const text = writeSetupDocument({ ...demoSetup(), madeOn: null });
   const old = text.replace('"version": 4', '"version": 2').replaceAll('"Ctrl+-"', '"Ctrl+Shift+="');
   const read = readSetupDocument(old);
-  const brindle = read.ok ? read.value.programs.find(({ id }) => id === 'brindle') : undefined;
+  const brindle = read.ok ? read.value.setup.programs.find(({ id }) => id === 'brindle') : undefined;
   expect(brindle?.commands.find(({ name }) => name === 'Zoom out')?.shortcut).toBe('Ctrl++');
 });
 

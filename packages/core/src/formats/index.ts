@@ -14,4 +14,9 @@ export {
   type StartingProfile,
   startingProfileSchema,
 } from './readyMadeDocuments.ts';
-export { readSetupDocument, setupDocumentSchema, writeSetupDocument } from './setupDocument.ts';
+export {
+  readSetupDocument,
+  type SetupFile,
+  setupDocumentSchema,
+  writeSetupDocument,
+} from './setupDocument.ts';

@@ -1,8 +1,9 @@
 import { z } from 'zod';
+import { because } from '../devices/index.ts';
 import { ok, type Result, refuse } from '../result.ts';
 import { setupWithIds } from '../setup/edits/version1/index.ts';
 import { setupWithPages } from '../setup/edits/version2/index.ts';
-import { findFaults, type Setup, setupSchema } from '../setup/index.ts';
+import { findFaults, pictureIdSchema, type Setup, setupSchema } from '../setup/index.ts';
 import type { FormatProblem } from './problem.ts';
 import { MOST_TOLD, readVersioned } from './versioned.ts';
 
@@ -13,15 +14,29 @@ import { MOST_TOLD, readVersioned } from './versioned.ts';
  */
 export const SETUP_VERSION = 4;
 
-/** A set-up as a file: `{ "format": "nimble-lever/set-up", "version": 4, "setup": … }`. */
+/** Pictures by their ids, each as a `data:` URL (RFC 2397), so that any program can show them. */
+const picturesSchema = z.record(
+  pictureIdSchema,
+  z.string().regex(/^data:image\/webp;base64,[A-Za-z0-9+/]+={0,2}$/, because('picture-data')),
+);
+
+/** A set-up as a file: `{ "format": "nimble-lever/set-up", "version": 4, "setup": …, "pictures": … }`. */
 export const setupDocumentSchema = z.strictObject({
   format: z.literal('nimble-lever/set-up'),
   version: z.literal(SETUP_VERSION),
   setup: setupSchema,
+  pictures: picturesSchema.optional(),
 });
 
+/** A set-up with the pictures of its faces, as a file carries them. */
+export interface SetupFile {
+  readonly setup: Setup;
+  /** As `data:` URLs by their ids; whether one is what its id says, whoever keeps it finds out. */
+  readonly pictures: Readonly<Record<string, string>>;
+}
+
 /** Reads a set-up document; what is wrong with it comes with its place and path, at most 50 things. */
-export function readSetupDocument(text: string): Result<Setup, readonly FormatProblem[]> {
+export function readSetupDocument(text: string): Result<SetupFile, readonly FormatProblem[]> {
   const read = readVersioned(text, {
     format: 'nimble-lever/set-up',
     version: SETUP_VERSION,
@@ -35,7 +50,7 @@ export function readSetupDocument(text: string): Result<Setup, readonly FormatPr
   if (!read.ok) return read;
   const { at, document } = read.value;
   const faults = findFaults(document.setup).slice(0, MOST_TOLD);
-  if (faults.length === 0) return ok(document.setup);
+  if (faults.length === 0) return ok({ setup: document.setup, pictures: document.pictures ?? {} });
   return refuse(
     faults.map(({ at: path, refusal }) => ({
       ...at(['setup', ...path]),
@@ -44,12 +59,13 @@ export function readSetupDocument(text: string): Result<Setup, readonly FormatPr
   );
 }
 
-/** Writes a set-up as a document, two spaces to a level. */
-export function writeSetupDocument(setup: Setup): string {
+/** Writes a set-up as a document, two spaces to a level, with the pictures there are. */
+export function writeSetupDocument(setup: Setup, pictures: SetupFile['pictures'] = {}): string {
   const document: z.infer<typeof setupDocumentSchema> = {
     format: 'nimble-lever/set-up',
     version: SETUP_VERSION,
     setup,
+    ...(Object.keys(pictures).length > 0 && { pictures }),
   };
   return `${JSON.stringify(document, null, 2)}\n`;
 }

@@ -9,6 +9,7 @@ import {
   type Face,
   itemAt,
   keyOf,
+  NO_FACE,
   newPage,
   type Page,
   type Setup,
@@ -47,7 +48,7 @@ const page = (change: 'open' | 'back', to: string | null = null): Action => ({
 });
 
 /** A face says what the key is for: these two are the same on every pad. */
-const BACK_FACE: Face = { label: 'Back', icon: 'corner-up-left', colour: 'ink' };
+const BACK_FACE: Face = { ...NO_FACE, label: 'Back', icon: 'corner-up-left', colour: 'ink' };
 const opening = (action: Action, face: Face): Binding => ({
   behaviour: acting(action, 'tap'),
   face,
@@ -60,6 +61,7 @@ export function openerFace({ name, face }: Page): Face {
     label: face?.label ?? name.slice(0, 24).trim(),
     icon: face?.icon ?? 'folder',
     colour: face?.colour ?? null,
+    picture: face?.picture ?? null,
   };
 }
 

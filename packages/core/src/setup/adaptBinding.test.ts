@@ -14,6 +14,13 @@ const command = (id: string, style: 'follow' | 'tap' = 'follow'): Binding => ({
 test.each([
   ['a common command stays itself', 'everywhere', 'copy', 'brindle', { kind: 'command', command: 'copy' }],
   [
+    'also where the program has its own of that intent, within that program',
+    'larkframe',
+    'undo',
+    'larkframe',
+    { kind: 'command', command: 'undo' },
+  ],
+  [
     'the same intent is taken where there is one',
     'brindle',
     'brindle-fit',

@@ -4,7 +4,7 @@ import type { Binding } from './binding.ts';
 import { type Command, commandOf, type Profile, type Setup } from './setup.ts';
 
 /**
- * A binding taken to another profile and trigger. A command that is not known there becomes that program's
+ * A binding taken to another profile and trigger. A command that is not known in its program becomes that program's
  * command of the same intent, else the one of the same name, else the bare shortcut. A turn can only tap.
  *
  * @param source the set-up it comes from, where that is another one
@@ -35,6 +35,8 @@ export function adaptAction(
   source = setup,
 ): Action {
   if (action.kind !== 'command') return action;
+  // In one program a command means what it meant, also a common one that the program has its own of.
+  if (source === setup && from.program === to.program) return action;
   const own = setup.programs.find(({ id }) => id === to.program)?.commands ?? [];
   if (source === setup && own.some(({ id }) => id === action.command)) return action;
   const command = commandOf(source, from, action.command);

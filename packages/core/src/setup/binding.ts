@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { because, idSchema, lineSchema, type Trigger, triggerSchema } from '../devices/index.ts';
 import { type Action, actionSchema } from './action.ts';
+import { facePictureSchema } from './picture.ts';
 
 /** How a press is sent; see the engine's press styles. */
 export const PRESS_STYLES = ['follow', 'tap', 'latch', 'repeat', 'release'] as const;
@@ -83,9 +84,14 @@ export const faceSchema = z.strictObject({
   label: lineSchema(24).nullable(),
   icon: idSchema.nullable(),
   colour: colourSchema.nullable(),
+  picture: facePictureSchema.nullable().default(null),
 });
-/** What a control shows: a short label, an icon, a colour. */
+/** What a control shows: a short label, an icon, a colour, a picture of the person's own. */
 export type Face = z.infer<typeof faceSchema>;
+/** A face with nothing on it, which is kept as none: the control shows the name of what it does. */
+export const NO_FACE: Face = { label: null, icon: null, colour: null, picture: null };
+/** Every part of a face; each is set by itself. */
+export const FACE_PARTS = Object.keys(NO_FACE) as readonly (keyof Face)[];
 
 /** A note to self; it may run over several lines. */
 export const noteSchema = z

@@ -18,10 +18,12 @@ export {
   behaviourSchema,
   bindingSchema,
   FACE_COLOURS,
+  FACE_PARTS,
   type Face,
   faceSchema,
   type Guard,
   keyOf,
+  NO_FACE,
   noteSchema,
   OFF,
   PRESS_STYLES,
@@ -116,6 +118,18 @@ export { FOLDERS_DEEP, newPage, PAGE_KINDS, type Page, type PageKind, pageSchema
 export { aboutCopies, type PageCopies, pageCopies } from './pageCopies.ts';
 export { compilePattern, fitsGlob, type Pattern } from './patterns/pattern.ts';
 export type { RegexProblem } from './patterns/regexSyntax.ts';
+export {
+  type FacePicture,
+  facePictureSchema,
+  MOST_PICTURE_BYTES,
+  MOST_ZOOM,
+  PICTURE_FITS,
+  PICTURE_SIDE,
+  pictureIdSchema,
+  pictureOnFace,
+  pictureSchema,
+} from './picture.ts';
+export { picturesIn } from './picturesIn.ts';
 export { type Moving, movingEdits, type Placing, placingEdits } from './placing.ts';
 export { MOST_ITEMS, type RadialItem, type RadialMenu, radialMenuSchema } from './radialMenu.ts';
 export { namedByAction, namedByBinding, namedByStep, type Reference } from './references.ts';

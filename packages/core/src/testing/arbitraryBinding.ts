@@ -7,7 +7,9 @@ import {
   type Binding,
   FACE_COLOURS,
   type Guard,
+  MOST_ZOOM,
   PAGE_CHANGES,
+  PICTURE_FITS,
   PRESS_STYLES,
   type Setup,
   type Slot,
@@ -89,6 +91,9 @@ export function arbitraryAction(setup: Setup, commands: readonly string[]): fc.A
     { kind: 'drag', keys: 'Ctrl+漢', button: 0 },
     { kind: 'click', button: 0, count: 2, at: null, keys: 'Alt' },
     { kind: 'wheel', ticks: 2, axis: 'vertical', keys: 'Ctrl+[' },
+  ];
+  // By themselves, so that there are enough of them: they decide what everything else does.
+  const modes: Action[] = [
     { kind: 'show', device: null },
     { kind: 'intent', intent: 'undo' },
     { kind: 'intent', intent: 'zoom-in' },
@@ -129,7 +134,8 @@ export function arbitraryAction(setup: Setup, commands: readonly string[]): fc.A
       ),
     },
     { weight: 1, arbitrary: message },
-    { weight: 4, arbitrary: fc.constantFrom(...others) },
+    { weight: 3, arbitrary: fc.constantFrom(...others) },
+    { weight: 3, arbitrary: fc.constantFrom(...modes) },
     ...(menus.length > 0 ? [{ weight: 3, arbitrary: fc.constantFrom(...menus) }] : []),
     ...(macros.length > 0 ? [{ weight: 4, arbitrary: fc.constantFrom(...macros) }] : []),
   );
@@ -171,11 +177,22 @@ function arbitraryBehaviour(
   );
 }
 
+const part = fc.double({ min: 0, max: 1, noNaN: true }).map((value) => Math.round(value * 100) / 100);
+/** Pictures that are nowhere kept: a face may name one. */
+const arbitraryFacePicture = fc.record({
+  id: fc.constantFrom('0'.repeat(64), 'a'.repeat(64)),
+  fit: fc.constantFrom(...PICTURE_FITS),
+  zoom: fc.integer({ min: 1, max: MOST_ZOOM }),
+  x: part,
+  y: part,
+});
+
 export const arbitraryFace = fc
   .record({
     label: fc.option(fc.constantFrom('Undo', 'Frame on', 'ę漢')),
     icon: fc.option(fc.constantFrom('undo', 'play')),
     colour: fc.option(fc.constantFrom(...FACE_COLOURS)),
+    picture: fc.option(arbitraryFacePicture, { freq: 2 }),
   })
   // With nothing on it there is no face.
   .filter((face) => Object.values(face).some((part) => part !== null));

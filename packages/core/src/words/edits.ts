@@ -122,6 +122,7 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
   'face.label': 'its label',
   'face.icon': 'its icon',
   'face.colour': 'its colour',
+  'face.picture': 'its picture',
   face: 'its face',
   note: 'its note',
   name: 'its name',

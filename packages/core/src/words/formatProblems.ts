@@ -37,6 +37,8 @@ const VALUE_WORDS: Readonly<Record<ValueProblem, string>> = {
   'osc-address': 'An OSC address begins with / and has none of # * , ? [ ] { } and no spaces in it.',
   'pin-one': 'To stay with a profile, name exactly one.',
   'page-open': 'To open a folder, name it.',
+  'picture-data': 'A picture is a data: URL of a WebP file in Base64.',
+  picture: 'A picture is named by its SHA-256, in 64 small hexadecimal digits.',
   'page-named': 'A page is named only to open or choose it, and says itself which device it is of.',
   'range-order': '“from” must be less than “to”.',
   'rule-empty': 'A rule needs an executable, a class or a title to compare.',

@@ -60,6 +60,16 @@ async function getJson(url: string, early?: Promise<Response>): Promise<unknown>
   throw new Error(problemSchema.safeParse(body).data?.detail ?? AWAY);
 }
 
+/** A set-up as a file with its pictures, as it is saved. Throws as `readFirstSetUp` does. */
+export async function readSetUpFile(setUp: string, signal: AbortSignal): Promise<string> {
+  const response = await fetch(`/api/set-ups/${setUp}/file`, { signal }).catch(() => {
+    throw new Error(AWAY);
+  });
+  if (response.ok) return response.text();
+  const body: unknown = await response.json().catch(() => null);
+  throw new Error(problemSchema.safeParse(body).data?.detail ?? AWAY);
+}
+
 /** Sends entries, and the revision up to which the log is known here. */
 export async function sendEntries(
   setUp: string,

@@ -12,6 +12,7 @@ import { Rail } from './Rail.tsx';
 import { SaveState } from './SaveState.tsx';
 import { SkipLink, VIEW } from './SkipLink.tsx';
 import { UndoButtons } from './UndoButtons.tsx';
+import { useNoStrayDrops } from './useNoStrayDrops.ts';
 import { WORDS } from './words.ts';
 
 /** Not needed to draw the first view. */
@@ -38,6 +39,7 @@ const Top = styled('header')(({ theme: { vars } }) => ({
 export function Shell({ find }: { readonly find: () => Promise<FindSource> }) {
   const { setup, failed } = useAppSelector((state) => state.setup);
   const { pathname } = useLocation();
+  useNoStrayDrops();
   return (
     <Frame>
       <SkipLink />

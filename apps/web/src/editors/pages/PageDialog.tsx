@@ -6,13 +6,15 @@ import FormHelperText from '@mui/material/FormHelperText';
 import { styled } from '@mui/material/styles';
 import type { Device } from '@nimble-lever/core/devices';
 import { flatTree, pageTree } from '@nimble-lever/core/pages';
-import { changesOf, itemAt, type Page, pagesBelow } from '@nimble-lever/core/setup';
+import { itemAt, type Page, pagesBelow } from '@nimble-lever/core/setup';
 import { programName } from '@nimble-lever/core/words';
-import { makeEdit, makeEdits } from '../../app/setup/edits.ts';
+import { makeEdit } from '../../app/setup/edits.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { ChoiceField } from '../../pieces/ChoiceField.tsx';
 import { FaceFields } from '../FaceFields.tsx';
+import { faceEdit } from '../faceEdit.ts';
+import { programColour } from '../offeredColours.ts';
 import { WORDS } from './words.ts';
 
 const Body = styled('div')(({ theme: { vars } }) => ({
@@ -119,7 +121,8 @@ export function PageDialog({ page, device, onClose }: Props) {
           face={face}
           name={name}
           disabled={false}
-          onChange={(next) => dispatch(makeEdits(changesOf(at, page, { ...page, face: next })))}
+          offered={programColour(setup, program)}
+          target={() => (parts) => void dispatch(makeEdit(faceEdit(at, parts)))}
         />
         <Button variant="contained" onClick={onClose} sx={{ alignSelf: 'flex-end' }}>
           {WORDS.done}

@@ -3,12 +3,15 @@ import {
   type Behaviour,
   type Binding,
   bindingChanges,
+  type Face,
+  itemAt,
   keyOf,
   type SingleEdit,
 } from '@nimble-lever/core/setup';
 import { makeEdits } from '../../app/setup/edits.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import type { AppThunk } from '../../app/store.ts';
+import { faceEdit } from '../../editors/faceEdit.ts';
 import { selectCells } from './useBoard.ts';
 
 /**
@@ -48,3 +51,13 @@ export const changeCells =
     });
     dispatch(makeEdits([...first, ...edits]));
   };
+
+/** Gives what sets parts of the faces of the cells that are selected now, also when others are by then. */
+export const facesOfCells = (): AppThunk<(parts: Partial<Face>) => void> => (dispatch, getState) => {
+  const slots = selectCells(getState()).map(({ slot }) => slot);
+  return (parts) => {
+    const { profiles } = selectSetup(getState());
+    const bound = slots.filter((slot) => profiles[slot.profile]?.bindings[keyOf(slot)]);
+    dispatch(makeEdits(bound.map((slot) => faceEdit(itemAt.binding(slot), parts))));
+  };
+};

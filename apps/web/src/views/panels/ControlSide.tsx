@@ -19,11 +19,13 @@ import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { ActionPicker } from '../../editors/ActionPicker.tsx';
 import { FaceFields } from '../../editors/FaceFields.tsx';
+import { offeredColours } from '../../editors/offeredColours.ts';
 import { RadialMenuEditor } from '../../editors/RadialMenuEditor.tsx';
 import { SentFields } from '../../editors/SentFields.tsx';
 import { useSlotEdits } from '../../editors/useSlotEdits.ts';
 import { ChoiceField } from '../../pieces/ChoiceField.tsx';
-import { type ControlFace, faceParts } from '../../pieces/FaceMark.tsx';
+import type { ControlFace } from '../../pieces/controlFace.ts';
+import { faceParts } from '../../pieces/FaceMark.tsx';
 import type { PageFace } from './pageFaces.ts';
 import { WORDS } from './words.ts';
 
@@ -166,12 +168,20 @@ function ControlDoes({
           face={binding?.face ?? null}
           name={known?.face?.label ?? ''}
           disabled={!binding}
-          onChange={edits.setFace}
+          ratio={ratioOf(control)}
+          offered={offeredColours(edits.setup, edits.profile, binding?.behaviour)}
+          target={edits.faceTarget}
         />
         {known?.face && <Legible device={device} control={control} face={known.face} />}
       </section>
     </>
   );
+}
+
+/** Width by height of a control. */
+function ratioOf({ shape }: Control): number {
+  const { left, top, right, bottom } = shapeBox(shape);
+  return (right - left) / (bottom - top);
 }
 
 /** Whether what is on a control can be read from where the device stands. */
@@ -180,7 +190,7 @@ function Legible({ device, control, face }: { device: Device; control: Control; 
   const parts = faceParts(control.shape, face, distance);
   const metres = `${tidy(distance / 1000)} m`;
   if (!parts) return <p>{WORDS.noFace}</p>;
-  if (!parts.label) return <p>{WORDS.iconOnly}</p>;
+  if (!parts.label) return <p>{face.picture ? WORDS.pictureOnly : WORDS.iconOnly}</p>;
   if (parts.label.isReadable) return <p className="good">{WORDS.readable(metres)}</p>;
   const millimetres = (value: number) => value.toFixed(1);
   const high = parts.label.size * CAPITALS;

@@ -10,6 +10,7 @@ import { FaceMark } from '../../pieces/FaceMark.tsx';
 import { ShapeMark } from '../../pieces/ShapeMark.tsx';
 import type { FacePlace, PageFace } from './pageFaces.ts';
 import type { Dragged, useContentDrag } from './useContentDrag.ts';
+import type { usePictures } from './usePictures.ts';
 import { WORDS } from './words.ts';
 
 const Box = styled('div')(({ theme: { vars } }) => ({
@@ -61,7 +62,8 @@ interface Props {
   readonly selected: readonly string[];
   readonly faces: ReadonlyMap<string, PageFace>;
   readonly dragged: Dragged | null;
-  readonly handlers: ReturnType<typeof useContentDrag>['handlers'];
+  readonly handlers: ReturnType<typeof useContentDrag>['handlers'] &
+    ReturnType<typeof usePictures>['handlers'];
 }
 
 /** What turns and slides do on the page: they have no room for a face. */

@@ -14,6 +14,7 @@ import { PageTree } from './PageTree.tsx';
 import { pageFaces } from './pageFaces.ts';
 import { removedContent } from './removedContent.ts';
 import { useContentDrag } from './useContentDrag.ts';
+import { usePictures } from './usePictures.ts';
 import { WORDS } from './words.ts';
 
 const Layout = styled('div')(({ theme: { vars } }) => ({
@@ -150,6 +151,9 @@ function Pages({ devices, device, page, asked, onShow }: Props) {
       root.current?.querySelector<SVGElement>('[data-page-drawing] [data-control][tabindex="0"]')?.focus(),
     [],
   );
+  const pictures = usePictures(place, selected.length === 1 ? selected[0] : undefined, (control) =>
+    setSelected([control]),
+  );
   const { dragged, handlers } = useContentDrag({
     onSelect: (control, adds) =>
       setSelected((before) =>
@@ -210,11 +214,11 @@ function Pages({ devices, device, page, asked, onShow }: Props) {
           selected={selected}
           faces={faces}
           dragged={dragged}
-          handlers={handlers}
+          handlers={{ ...handlers, ...pictures.handlers }}
         />
         <footer>
           <p className="said" role="status">
-            {said}
+            {pictures.wrong ?? said}
           </p>
           <p>{WORDS.hint}</p>
           <p>{WORDS.hintKeys}</p>

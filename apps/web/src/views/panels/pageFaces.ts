@@ -3,7 +3,7 @@ import { shownContent } from '@nimble-lever/core/pages';
 import { coveringFolders } from '@nimble-lever/core/resolve';
 import { EVERYWHERE, type Setup } from '@nimble-lever/core/setup';
 import { describeActionIn, nativeName } from '@nimble-lever/core/words';
-import type { ControlFace } from '../../pieces/FaceMark.tsx';
+import { type ControlFace, controlFace } from '../../pieces/controlFace.ts';
 import { WORDS } from './words.ts';
 
 /** What a control shows and does on a page. */
@@ -52,7 +52,7 @@ export function pageFaces(
       return [
         control,
         {
-          face: { label: face?.label ?? name, icon: face?.icon ?? null, colour: face?.colour ?? null },
+          face: controlFace(face, name),
           does: isHere ? name : WORDS.inherits(name),
           isOwn,
           hasMore,

@@ -106,7 +106,7 @@ export function useContentDrag(acts: Acts) {
 }
 
 /** The control an event is about; null where it is about none. */
-function controlAt(target: EventTarget): string | null {
+export function controlAt(target: EventTarget): string | null {
   return target instanceof Element
     ? (target.closest('[data-control]')?.getAttribute('data-control') ?? null)
     : null;

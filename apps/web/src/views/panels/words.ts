@@ -48,9 +48,10 @@ export const WORDS = {
   use: 'How it is used',
   label: 'Face',
   note: 'Note',
-  readable: (metres: string) => `readable from ${metres}`,
+  readable: (metres: string) => `Readable from ${metres}`,
   tooSmall: (millimetres: string, least: string, metres: string) =>
     `The label is ${millimetres} mm high; from ${metres} it takes ${least} mm. A shorter one, or an icon, can be read.`,
+  pictureOnly: 'The picture alone is shown: there is no label, or no room in which it could be read.',
   iconOnly: 'The control is too small for words: it shows the icon.',
   noFace: 'There is no room for a face on this control.',
   inherit: 'Back to what is below',

@@ -6,7 +6,7 @@ import {
   readingDistance,
   tunedControl,
 } from '@nimble-lever/core/devices';
-import { controlKey, pagesOn, wheelModeNow } from '@nimble-lever/core/engine';
+import { controlKey, type FaceState, faceState, pagesOn, wheelModeNow } from '@nimble-lever/core/engine';
 import type { Setup } from '@nimble-lever/core/setup';
 import { describeAction, nativeName } from '@nimble-lever/core/words';
 import { useMemo, useState } from 'react';
@@ -107,10 +107,22 @@ export function TrayDevice({ device: plain }: { readonly device: Device }) {
           angles={angles}
           values={places}
           faceOf={({ id: own, shape }) => {
-            const face = faces.get(own);
-            return face && <FaceMark shape={shape} face={face} distance={readingDistance(device)} />;
+            const now = faces.get(own);
+            return (
+              now && (
+                <FaceMark
+                  shape={shape}
+                  face={now.face}
+                  distance={readingDistance(device)}
+                  state={faceState(compiled, engine, now.resolution)}
+                />
+              )
+            );
           }}
-          hint={(control) => hintOf(control, faces.get(control.id)?.label)}
+          hint={(control) => {
+            const now = faces.get(control.id);
+            return hintOf(control, now?.face.label, now && faceState(compiled, engine, now.resolution));
+          }}
           onDown={(control) =>
             dispatch(
               control.phrase === null
@@ -146,11 +158,12 @@ function deviceOf({ explanation: { event } }: Happening): string | null {
 }
 
 /** What one can do with a drawn control, for those who do so by keys. */
-function hintOf(control: Control, face: string | undefined): string {
+function hintOf(control: Control, face: string | undefined, state: FaceState | undefined): string {
   if (control.phrase !== null) return `${control.name}, Space says it`;
   const turns = control.rotor ? ', Up and Down turn it' : '';
   const does = face ? `, ${face}` : '';
-  return `${control.name}${does}${control.canPress ? ', Space presses it' : ''}${turns}`;
+  const goes = state ? WORDS.goesOn(state) : '';
+  return `${control.name}${does}${goes}${control.canPress ? ', Space presses it' : ''}${turns}`;
 }
 
 /** The name of what a device did last. */

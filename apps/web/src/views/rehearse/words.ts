@@ -1,3 +1,5 @@
+import type { FaceState } from '@nimble-lever/core/engine';
+
 /** The words of Rehearse. */
 export const WORDS = {
   ownDevices: 'My own devices',
@@ -8,6 +10,8 @@ export const WORDS = {
   tray: 'Devices to press and turn',
   trayHint: 'Press and turn with the pointer, or with Space, Up and Down.',
   unplugged: 'not connected',
+  /** What a face shows of what goes on, for those who do not see it. */
+  goesOn: ({ on, queued }: FaceState) => `${on ? ', on' : ''}${queued > 0 ? `, ${queued} waiting` : ''}`,
   lowBattery: (percent: number) => `Battery low: ${percent} %`,
   madeRoom: (gone: string) => `${gone} made room.`,
   showDevice: 'Devices in the tray',

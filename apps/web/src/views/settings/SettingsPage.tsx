@@ -9,6 +9,7 @@ import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { DrawnKeyboard } from '../../pieces/DrawnKeyboard.tsx';
 import { Keycap } from '../../pieces/Keycap.tsx';
 import { Card } from './Card.tsx';
+import { FileCard } from './FileCard.tsx';
 import { KeepingCard } from './KeepingCard.tsx';
 import { StartCard } from './StartCard.tsx';
 import { TypingCard } from './TypingCard.tsx';
@@ -69,6 +70,7 @@ export function SettingsPage() {
       </Card>
       <TypingCard />
       <KeepingCard />
+      <FileCard />
       <StartCard />
     </Page>
   );

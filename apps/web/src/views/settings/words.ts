@@ -57,6 +57,13 @@ export const WORDS = {
   remove: 'Remove',
   removeOf: (name: string) => `Remove ${name}`,
   removeAll: 'Remove all of them',
+  file: 'A copy of everything',
+  fileMeans:
+    'All that is arranged here as one file, with the pictures of faces inside: to keep, or to give to someone. Nothing of this computer is in it.',
+  saveFile: 'Save as a file',
+  fileComes: 'Reading everything…',
+  fileUnsaved: 'Edits that are not saved yet are not in it.',
+  stop: 'Stop',
   start: 'Start afresh',
   startMeans: (name: string) =>
     `Takes devices, programs, profiles, layers, pages, macros and menus out of “${name}” and leads through the first steps. It is one edit: Undo brings all of it back.`,

@@ -1,6 +1,6 @@
 import type { Trigger } from '../../devices/index.ts';
 import type { PageChange } from '../action.ts';
-import { acting, type Behaviour, type Binding, type Face, type Guard, slotKey } from '../binding.ts';
+import { acting, type Behaviour, type Binding, type Face, type Guard, NO_FACE, slotKey } from '../binding.ts';
 import { BASE_LAYER, type Profile } from '../setup.ts';
 
 /** A control and the way it is used, in three words. */
@@ -55,6 +55,7 @@ export const page = (change: PageChange, to: string | null = null, device: strin
 export const wheel = (ticks: number): Behaviour => acting({ kind: 'wheel', ticks, axis: 'vertical' }, 'tap');
 
 export const face = (label: string, icon: string | null, colour: Face['colour']): Face => ({
+  ...NO_FACE,
   label,
   icon,
   colour,

@@ -205,6 +205,7 @@ test('fields of one binding are set side by side, and an action whatever the con
     label: 'Frame on',
     icon: null,
     colour: 'teal',
+    picture: null,
   });
   const plain = after(coloured, { kind: 'set', at, fields: { 'face.label': null, 'face.colour': null } });
   expect(plain.profiles.larkframe?.bindings[keyOf(slot)]?.face).toBeNull();

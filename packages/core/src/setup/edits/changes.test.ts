@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { arbitraryEdit, arbitrarySetup, editBetween } from '../../testing/index.ts';
-import { acting, type Binding, type Slot } from '../binding.ts';
+import { acting, type Binding, NO_FACE, type Slot } from '../binding.ts';
 import { demoSetup } from '../demo/demoSetup.ts';
 import type { Setup } from '../setup.ts';
 import { itemAt } from './address.ts';
@@ -69,7 +69,7 @@ test.each<[string, Binding | null, Binding | null, object[]]>([
   [
     'a first label',
     bound('A'),
-    bound('A', { face: { label: 'One', icon: null, colour: null } }),
+    bound('A', { face: { ...NO_FACE, label: 'One' } }),
     [{ kind: 'set', at, fields: { 'face.label': 'One' } }],
   ],
   [

@@ -1,4 +1,4 @@
-import type { Binding, Face, Slot } from '../binding.ts';
+import { type Binding, FACE_PARTS, type Face, type Slot } from '../binding.ts';
 import { type Address, itemAt, parseAddress } from './address.ts';
 import type { SingleEdit } from './edit.ts';
 import { isWhole } from './fields.ts';
@@ -72,9 +72,9 @@ function addChanged(
 
 /** A face is changed part by part, also where there was none. */
 function addFace(fields: Record<string, unknown>, before: Face | null, after: Face | null): void {
-  for (const part of ['label', 'icon', 'colour'] as const) {
+  for (const part of FACE_PARTS) {
     const next = after?.[part] ?? null;
-    if ((before?.[part] ?? null) !== next) fields[`face.${part}`] = next;
+    if (!sameJson(before?.[part] ?? null, next)) fields[`face.${part}`] = next;
   }
 }
 

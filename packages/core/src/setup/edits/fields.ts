@@ -16,6 +16,7 @@ const WHOLE: ReadonlySet<string> = new Set([
   'stored',
   'onLayout',
   'keyboards',
+  'picture',
 ]);
 
 /** Whether a field is set as a whole, never part by part. */

@@ -1,13 +1,10 @@
 import { isPressed } from '../../devices/index.ts';
 import { ok, type Result, refuse } from '../../result.ts';
 import type { Action } from '../action.ts';
-import { acting, type Behaviour } from '../binding.ts';
+import { acting, type Behaviour, NO_FACE } from '../binding.ts';
 import type { Refusal } from '../refusal.ts';
 import { type Address, parseAddress, slotAt } from './address.ts';
 import type { Draft, OwnItem } from './draft.ts';
-
-/** A face with nothing on it, which is none. */
-const EMPTY_FACE = { label: null, icon: null, colour: null } as const;
 
 /**
  * Writes one field of an item, by its path with dots; gives the fields that must be set to take it back. A face that
@@ -61,7 +58,7 @@ function setAction(at: Address, item: OwnItem, action: Action): Readonly<Record<
 /** By parts, so that two people may set label and colour at once. */
 function setFace(item: OwnItem, part: string | undefined, value: unknown): Readonly<Record<string, unknown>> {
   const before = item.face as OwnItem | null;
-  const face = part === undefined ? (value as OwnItem | null) : { ...(before ?? EMPTY_FACE), [part]: value };
+  const face = part === undefined ? (value as OwnItem | null) : { ...(before ?? NO_FACE), [part]: value };
   const isEmpty = face === null || Object.values(face).every((each) => each === null);
   item.face = isEmpty ? null : face;
   return part === undefined ? { face: before } : { [`face.${part}`]: before?.[part] ?? null };

@@ -1,15 +1,9 @@
-import {
-  type Behaviour,
-  bindingChanges,
-  type Face,
-  type PressStyle,
-  type SingleEdit,
-} from '@nimble-lever/core/setup';
+import { type Behaviour, bindingChanges, type PressStyle, type SingleEdit } from '@nimble-lever/core/setup';
 import { makeEdits } from '../../../app/setup/edits.ts';
 import { selectSetup } from '../../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../app/store.ts';
 import { slotTarget } from '../../../editors/slotTarget.ts';
-import { changeCells, setCells } from '../setCells.ts';
+import { changeCells, facesOfCells, setCells } from '../setCells.ts';
 import { selectCell } from '../useBoard.ts';
 
 /** What is set at the selected cell, and the edits that change it. Null where no cell is selected. */
@@ -43,7 +37,7 @@ export function useCellEdits() {
     setBehaviour,
     setStyle: (next: PressStyle) => setActing({ style: next }),
     setOptions: (options: Partial<Pick<Acting, 'repeat' | 'guard' | 'target'>>) => setActing(options),
-    setFace: (face: Face) => void dispatch(changeCells((before) => before && { ...before, face })),
+    faceTarget: () => dispatch(facesOfCells()),
     setNote: (note: string | null) => {
       if (binding) dispatch(makeEdits(bindingChanges(slot, binding, { ...binding, note })));
     },

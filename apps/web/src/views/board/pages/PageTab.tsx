@@ -8,7 +8,7 @@ import { putPage, stepPage } from '../../../editors/pages/movePages.ts';
 import { pageFault } from '../../../editors/pages/pageFault.ts';
 import { onTabKey } from '../../../editors/pages/tabKeys.ts';
 import { WORDS } from '../../../editors/pages/words.ts';
-import { useIcon } from '../../../pieces/icons/useIcon.ts';
+import { FaceIcon } from '../../../pieces/FaceIcon.tsx';
 import { CARRIED_CELL, carriedSlot, dropCell } from '../cellMoves.ts';
 
 /** What a dragged page is carried as. */
@@ -36,8 +36,6 @@ export function PageTab({ page, depth, shown, first, beside, onShow, onRename, o
   const wrong = useAppSelector((state) => pageFault(state, page));
   const [over, setOver] = useState(false);
   const { id, name, kind, program, face } = page;
-  const Own = useIcon(face?.icon ?? null);
-  const Icon = Own ?? (kind === 'folder' ? Folder : SquareStack);
   const of = program === null ? null : programName(setup, program);
   const says = [WORDS.pageMeans[kind], ...(of === null ? [] : [WORDS.pageOf(of)])].join(', ');
   const isCarried = ({ dataTransfer: { types } }: DragEvent) =>
@@ -82,7 +80,7 @@ export function PageTab({ page, depth, shown, first, beside, onShow, onRename, o
     >
       {depth > 0 && <span aria-hidden>{'›'.repeat(depth)}</span>}
       {of !== null && first && <small>{of}</small>}
-      <Icon size={13} aria-hidden /> {name}
+      <FaceIcon face={face} size={13} fallback={kind === 'folder' ? Folder : SquareStack} /> {name}
       {wrong !== null && <TriangleAlert size={13} role="img" aria-label={wrong} className="wrong" />}
     </button>
   );

@@ -56,7 +56,7 @@ export function CompareTab({ program }: { readonly program: string | null }) {
   const open = (text: string, file: string) => {
     const read = readSetupDocument(text);
     if (read.ok) {
-      beside.addSetup({ file, setup: read.value });
+      beside.addSetup({ file, setup: read.value.setup });
       say(WORDS.setupBeside(file));
       return;
     }

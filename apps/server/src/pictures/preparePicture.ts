@@ -1,0 +1,81 @@
+import { createHash } from 'node:crypto';
+import { PICTURE_SIDE } from '@nimble-lever/core/setup';
+import sharp, { type Sharp } from 'sharp';
+import { Problem } from '../problem/problem.ts';
+import type { KeptPicture } from '../store/pictureStore.ts';
+import { pictureKind } from './pictureKind.ts';
+
+/** More pixels than any camera whose picture fits the size that is taken; a smaller file may claim to have more. */
+const MOST_PIXELS = 50_000_000;
+/** A drawing may be so made that it takes for ever: seconds. */
+const LONGEST = 10;
+/** The densities a drawing may be drawn at: dots an inch. */
+const DENSITY = { usual: 72, least: 1, most: 20_000 };
+
+// Only what is asked for is read, by the library too; and one picture at a time, so that several do not fill the memory.
+sharp.block({ operation: ['VipsForeignLoad'] });
+sharp.unblock({
+  operation: ['Png', 'Jpeg', 'Webp', 'Svg'].map((kind) => `VipsForeignLoad${kind}Buffer`),
+});
+sharp.cache(false);
+sharp.concurrency(1);
+
+/**
+ * Makes of a file what is kept of it: its first picture, upright, in sRGB, no larger than it is shown, as WebP. A drawing
+ * becomes pixels, so that nothing in it is ever read by a browser; what a camera noted of place and time is left out.
+ * Throws a `Problem` where it is no picture.
+ */
+export async function preparePicture(given: Uint8Array): Promise<KeptPicture> {
+  const kind = pictureKind(given);
+  if (kind === null) throw refused(given.length === 0 ? 'The file is empty.' : NOT_A_PICTURE);
+  const density = kind === 'svg' ? await drawingDensity(given) : DENSITY.usual;
+  const made = await decoded(
+    read(given, density)
+      .autoOrient()
+      .toColourspace('srgb')
+      .resize({ width: PICTURE_SIDE, height: PICTURE_SIDE, fit: 'inside', withoutEnlargement: true })
+      .webp({ quality: 90, smartSubsample: true })
+      .timeout({ seconds: LONGEST })
+      .toBuffer({ resolveWithObject: true }),
+  );
+  const bytes = new Uint8Array(made.data);
+  const id = createHash('sha256').update(bytes).digest('hex');
+  return { id, width: made.info.width, height: made.info.height, bytes };
+}
+
+function read(given: Uint8Array, density: number): Sharp {
+  return sharp(given, { limitInputPixels: MOST_PIXELS, failOn: 'error', density });
+}
+
+/** So dense that a drawing's longer side comes to the pixels that are kept. */
+async function drawingDensity(given: Uint8Array): Promise<number> {
+  // Its size is only read here, nothing is drawn.
+  const { width, height } = await decoded(
+    sharp(given, { limitInputPixels: false, density: DENSITY.usual }).metadata(),
+  );
+  const fits = (DENSITY.usual * PICTURE_SIDE) / Math.max(width, height, 1);
+  return Math.min(DENSITY.most, Math.max(DENSITY.least, fits));
+}
+
+/** What the library says of a file that it cannot read is told in our words. */
+async function decoded<Value>(work: Promise<Value>): Promise<Value> {
+  try {
+    return await work;
+  } catch (error) {
+    const said = error instanceof Error ? error.message : '';
+    if (/pixel limit|dimensions/i.test(said)) throw refused(TOO_MANY_PIXELS);
+    throw refused(/timeout/i.test(said) ? TOO_MUCH : DAMAGED);
+  }
+}
+
+/** RFC 9110, 15.5.21: it is understood, and cannot be used. */
+function refused(why: string): Problem {
+  return new Problem(422, 'Not a picture that can be used', `${why} Nothing was changed.`);
+}
+
+const NOT_A_PICTURE =
+  'This is not a picture, whatever its name says. PNG, JPEG, WebP and SVG are taken; save it as one of them.';
+const DAMAGED =
+  'The picture is damaged or cut off: it cannot be read to its end. Save it anew and choose it again.';
+const TOO_MANY_PIXELS = `The picture has more than ${MOST_PIXELS / 1_000_000} million pixels. Make it smaller and choose it again.`;
+const TOO_MUCH = `The picture takes longer than ${LONGEST} seconds to draw. Make it simpler and choose it again.`;

@@ -1,0 +1,33 @@
+import type { PictureStore } from '../store/pictureStore.ts';
+import type { SetupStore } from '../store/setupStore.ts';
+import { answerText } from './answering.ts';
+import { addPicture, pictureBytes, setUpFile } from './answeringPictures.ts';
+import type { Answer, Ask } from './messages.ts';
+
+/** What the worker keeps. */
+export interface Kept {
+  readonly store: SetupStore;
+  readonly pictures: PictureStore;
+}
+
+const encoder = new TextEncoder();
+
+/** Answers what is asked. Throws a `Problem` for what is refused. */
+export async function answerTo({ store, pictures }: Kept, ask: Ask): Promise<Omit<Answer, 'status'>> {
+  switch (ask.kind) {
+    case 'picture':
+      return { holds: 'picture', body: await pictureBytes(pictures, ask.id) };
+    case 'add-picture':
+      return { holds: 'json', body: encoder.encode(await addPicture(pictures, ask.body)) };
+    case 'set-up-file':
+      return { holds: 'file', body: encoder.encode(await setUpFile(store, pictures, ask.id)) };
+    case 'health':
+    case 'list':
+    case 'read-first':
+    case 'read':
+    case 'entries':
+    case 'append':
+    case 'missed':
+      return { holds: 'json', body: encoder.encode(await answerText(store, ask)) };
+  }
+}
