@@ -1,3 +1,4 @@
+import path from 'node:path';
 import { show, showRows } from './support/board.ts';
 import { cell, control, expect, expectAccessible, open, test } from './support/test.ts';
 
@@ -135,6 +136,12 @@ for (const theme of ['light', 'dark'] as const) {
       await page.getByRole('treeitem', { name: /^Shot,/ }).click();
       await page.locator('[data-page-drawing] [data-control="key-4"]').click();
       await expect(page.getByRole('button', { name: 'Back to what is below' })).toBeVisible();
+      const picture = page.getByLabel('Picture…', { exact: true }).and(page.locator('input'));
+      await picture.setInputFiles(path.join(import.meta.dirname, '../docs/screenshots/radial-dark.png'));
+      await expect(page.locator('[data-page-drawing] img')).toBeVisible();
+      await expectAccessible(page);
+      await page.getByRole('button', { name: 'Adjust picture…' }).click();
+      await expect(page.getByRole('dialog')).toBeVisible();
       await expectAccessible(page);
       await open(page, app.address, 'panels?device=twelve-pad&profile=brindle');
       await expectAccessible(page);

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
+import { CAPITALS } from '@nimble-lever/core/drawing';
 import type { Page } from '@playwright/test';
 import { cell, control, expect, open, rehearsing, saved, test } from './support/test.ts';
 
@@ -171,6 +172,24 @@ test('a picture on its way comes to the cells it was taken for; one that is gone
   await open(page, app.address, 'panels?device=six-pad&page=shot&profile=larkframe');
   await expect(onKey(page, 2)).toHaveCount(0);
   await expect(key(page, 2)).toContainText('Double');
+});
+
+test('capitals are as high in the font that is shipped as labels are reckoned with', async ({
+  app,
+  quietPage: page,
+}) => {
+  await open(page, app.address, 'panels?device=six-pad&page=shot&profile=larkframe');
+  await expect(key(page, 1)).toBeVisible();
+  const high = await page.evaluate(async () => {
+    const font = '650 1000px "Atkinson Hyperlegible Next Variable"';
+    await document.fonts.load(font);
+    const context = document.createElement('canvas').getContext('2d');
+    if (!context) return 0;
+    context.font = font;
+    // A flat letter: round ones reach beyond the line.
+    return context.measureText('H').actualBoundingBoxAscent / 1000;
+  });
+  expect(high).toBeCloseTo(CAPITALS, 2);
 });
 
 test('faces show what is on: a latch, a set, and leave it when it ends', async ({ app, quietPage: page }) => {

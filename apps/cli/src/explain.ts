@@ -7,6 +7,7 @@ import {
   programFor,
   resolutionNow,
   type Stroke,
+  showing,
   step,
 } from '@nimble-lever/core/engine';
 import type { FrontWindow, Resolution } from '@nimble-lever/core/resolve';
@@ -37,10 +38,9 @@ export function explain(file: string, asked: Asked): string {
     throw new Refused(`There is no layer “${asked.layer}”. ${listed(setup.layers.map(({ id }) => id))}`);
   }
   const compiled = compile(setup);
-  const layers = [...(asked.layer && asked.layer !== BASE_LAYER ? [asked.layer] : []), BASE_LAYER];
-  const layerHolds = Object.fromEntries(layers.slice(0, -1).map((id) => [id, 1]));
   const window = windowOf(setup, asked.front);
-  const fronted = step(compiled, { ...INITIAL_STATE, layers, layerHolds }, { kind: 'front', t: 0, window });
+  const layered = showing(compiled, INITIAL_STATE, asked.layer ?? BASE_LAYER);
+  const fronted = step(compiled, layered, { kind: 'front', t: 0, window });
   const { subject, did, why } = accountOf(setup, fronted.explanation);
   const { profile } = fronted.state;
   const shown = asked.page === null ? fronted.state : withPage(compiled, fronted.state, device, asked.page);
@@ -77,9 +77,7 @@ function withPage(compiled: Compiled, state: EngineState, device: string, id: st
     const name = programs.find((program) => program.id === page.program)?.name ?? page.program;
     throw new Refused(`The page “${page.name}” is only there with ${name} in front.`);
   }
-  return page.kind === 'folder'
-    ? { ...state, folders: { [device]: [id] } }
-    : { ...state, sets: { [device]: { [front ?? '']: id } } };
+  return showing(compiled, state, id);
 }
 
 /** Whether something is bound that counts: set to native, most triggers are as if they were not there. */

@@ -33,7 +33,6 @@ const Body = styled('div')(({ theme: { vars } }) => ({
     borderRadius: 18,
     cursor: 'move',
     touchAction: 'none',
-    backgroundColor: vars?.palette.tokens.face.ink,
     border: `1px solid ${vars?.palette.divider}`,
   },
   '& .label': {
@@ -112,11 +111,10 @@ export default function PictureDialog({ picture, label, colour, ratio, onChange,
       <Body>
         <h2 id="picture-title">{WORDS.pictureTitle}</h2>
         {shown ? (
-          // biome-ignore lint/a11y/useSemanticElements: no element of HTML moves a picture.
-          <div
+          <Box
             role="group"
             className="face"
-            // biome-ignore lint/a11y/noNoninteractiveTabindex: arrow keys move the picture.
+            sx={{ bgcolor: `tokens.face.${colour ?? 'ink'}` }}
             tabIndex={0}
             aria-label={WORDS.pictureMoves}
             style={{ width, height }}
@@ -139,7 +137,7 @@ export default function PictureDialog({ picture, label, colour, ratio, onChange,
                 {label}
               </Box>
             )}
-          </div>
+          </Box>
         ) : (
           <p role="alert">{WORDS.pictureMissing}</p>
         )}

@@ -152,6 +152,23 @@ test.each([
     [],
     ['Paints opens.'],
   ],
+  [
+    'on a folder it is what is set there',
+    slot({ layer: 'shot', device: 'six-pad', control: 'key-3' }),
+    [{ from: 100, to: 820 }],
+  ],
+  [
+    'the way back leads back',
+    slot({ layer: 'shot', device: 'six-pad', control: 'key-6' }),
+    [],
+    ['Six pad shows its home page.'],
+  ],
+  [
+    'on a set it is what is set there',
+    slot({ layer: 'film-strip', trigger: 'anticlockwise' }),
+    [100, 300, 500, 700, 900, 1100].map((t) => ({ from: t, to: t })),
+  ],
+  ['on a layer it is what is set there', slot({ layer: 'far', trigger: 'press' }), [{ from: 100, to: 820 }]],
   ['native passes through', slot({ device: 'pocket-mouse', control: 'left' }), [{ from: 100, to: 820 }]],
 ])('pulses: %s', (_name, where, pulses, changes = []) => {
   expect(triedOut(compile(demoSetup()), where)).toEqual({ pulses, changes });

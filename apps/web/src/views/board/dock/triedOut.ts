@@ -1,4 +1,4 @@
-import { type Compiled, controlAt, INITIAL_STATE, step } from '@nimble-lever/core/engine';
+import { type Compiled, controlAt, INITIAL_STATE, showing, step } from '@nimble-lever/core/engine';
 import { eventsOfUse, TRIED_MS } from '@nimble-lever/core/review';
 import type { Slot } from '@nimble-lever/core/setup';
 import { changeWords } from '@nimble-lever/core/words';
@@ -18,22 +18,24 @@ export interface Tried {
   readonly changes: readonly string[];
 }
 
-/** What comes out when a control is used once: the engine itself is asked, with the profile pinned. */
+/** What comes out when a control is used once where it is set: the engine itself is asked, with the profile pinned. */
 export function triedOut(compiled: Compiled, slot: Slot): Tried {
-  const { profile, device, control, trigger } = slot;
+  const { profile, layer, device, control, trigger } = slot;
   const known = controlAt(compiled, device, control)?.control;
   if (!known) return { pulses: [], changes: [] };
-  let state = INITIAL_STATE;
+  const program = compiled.setup.profiles[profile]?.program ?? null;
+  // Pinned, so that what is in front at the moment does not matter.
+  const pinned = step(compiled, INITIAL_STATE, { kind: 'pin', t: 0, profile }).state;
+  let state = showing(compiled, { ...pinned, frontProgram: program }, layer);
   // The span runs from the first thing that goes down to the last that comes up: Ctrl and Z are one pulse.
   let since: number | null = null;
   let down = 0;
   const pulses: Pulse[] = [];
   const changes = new Set<string>();
-  // Pinned, so that what is in front at the moment does not matter.
-  for (const event of [{ kind: 'pin' as const, t: 0, profile }, ...eventsOfUse(device, known, trigger)]) {
+  for (const event of eventsOfUse(device, known, trigger)) {
     const stepped = step(compiled, state, event);
     // Its own program gets what is sent, wherever it is now.
-    state = { ...stepped.state, frontProgram: compiled.setup.profiles[profile]?.program ?? null };
+    state = { ...stepped.state, frontProgram: program };
     // What came due on the way counts as well: a hold comes by itself, without an event.
     for (const change of [...stepped.due, stepped.explanation].flatMap((each) => each.changes)) {
       if (change.kind === 'guard' && change.asks) changes.add(WORDS.asksFor[change.how]);
