@@ -308,3 +308,36 @@ test('a pad’s folder is built on its drawing, by dragging and by keys; swapped
     await page.keyboard.press('Control+z');
   await expect(leaf(page, 'Folder')).toHaveCount(0);
 });
+
+test('a page of a program brings that program’s column into sight', async ({ app, quietPage: page }) => {
+  await page.setViewportSize({ width: 1024, height: 768 });
+  await open(page, app.address, 'board');
+  const column = page.getByRole('columnheader', { name: /^Quillboard/ });
+  await expect(tab(page, 'Words')).toBeVisible();
+  await expect(column).not.toBeInViewport();
+  await tab(page, 'Words').click();
+  await expect(column).toBeInViewport();
+  await expect(cell(page, 'Turn clockwise', 'Quillboard')).toBeInViewport();
+});
+
+test('a cell is dropped on a page: moved there, with Ctrl copied', async ({ app, quietPage: page }) => {
+  await open(page, app.address, 'board');
+  await page.getByRole('textbox', { name: 'Search the Board' }).fill('six pad');
+  const first = cell(page, 'Key 1', 'Everywhere');
+  const does = (await first.textContent()) ?? '';
+  expect(does).not.toBe('');
+  await first.dragTo(tab(page, 'Shot'));
+  await expect(first).not.toContainText(does);
+  await tab(page, 'Shot').click();
+  await expect(first).toContainText(does);
+
+  // With Ctrl it stays where it was, too.
+  await page.keyboard.down('Control');
+  await first.dragTo(tab(page, 'Puppet'));
+  await page.keyboard.up('Control');
+  await expect(first).toContainText(does);
+  await tab(page, 'Puppet').click();
+  await expect(first).toContainText(does);
+  await page.keyboard.press('Control+z');
+  await expect(first).not.toContainText(does);
+});

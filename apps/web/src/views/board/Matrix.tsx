@@ -26,6 +26,7 @@ import {
   matrixStyles,
   ROW,
 } from './matrixLayout.ts';
+import { usePageColumn } from './pages/usePageColumn.ts';
 import { STRIP } from './stripHeight.ts';
 import { selectCell } from './useBoard.ts';
 import { useMarks } from './useMarks.ts';
@@ -127,6 +128,9 @@ export function Matrix({ model, flashing, front, onChoose, onHelp, onCopy, onRea
     rows.scrollToIndex(index, { align: 'auto' });
     if (at.column >= pinned) columns.scrollToIndex(at.column - pinned, { align: 'auto' });
   }, [at, items, pinned, rows, columns, height]);
+  usePageColumn(model.columns, (column) => {
+    if (column >= pinned) columns.scrollToIndex(column - pinned, { align: 'auto' });
+  });
 
   // The same places as long as the same columns are near, so that rows need not be drawn anew as they scroll by.
   const near = columns.getVirtualItems();

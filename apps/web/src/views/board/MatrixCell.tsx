@@ -117,7 +117,9 @@ export const MatrixCell = memo(function MatrixCell(props: Props) {
         event.preventDefault();
         setOver(false);
         const from = carriedSlot(event.dataTransfer.getData(CARRIED_CELL));
-        if (from) dispatch(dropCell(from, slot, event.ctrlKey));
+        if (!from) return;
+        dispatch(dropCell(from, slot, event.ctrlKey));
+        dispatch(cellSelected(slot));
       }}
       onMouseEnter={() => props.onIntent(face.intent)}
     >

@@ -97,7 +97,6 @@ export const dropCell =
     const isSet = setup.profiles[to.profile]?.bindings[keyOf(to)] !== undefined;
     const how: Moving = copying ? 'copy' : isSet ? 'swap' : 'move';
     dispatch(makeEdits(movingEdits(setup, from, to, how)));
-    dispatch(cellSelected(to));
   };
 
 /** The range from where it began to a place: all cells between, the one at the place worked in. */

@@ -69,6 +69,9 @@ export function PageTab({ page, depth, shown, first, beside, onShow, onRename, o
       onDragOver={(event) => {
         if (!isCarried(event)) return;
         event.preventDefault();
+        const { dataTransfer, ctrlKey } = event;
+        const copies = ctrlKey && dataTransfer.types.includes(CARRIED_CELL);
+        dataTransfer.dropEffect = copies ? 'copy' : 'move';
         setOver(true);
       }}
       onDragLeave={() => setOver(false)}
