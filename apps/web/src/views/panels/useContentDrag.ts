@@ -1,4 +1,5 @@
 import { type KeyboardEvent, type PointerEvent, useCallback, useEffect, useRef, useState } from 'react';
+import { letterOf } from '../../app/letterOf.ts';
 
 /** Something a control is dropped on. */
 export type DropTarget = { readonly control: string } | { readonly page: string | null };
@@ -94,7 +95,7 @@ export function useContentDrag(acts: Acts) {
     } else if (altKey && (key === 'ArrowRight' || key === 'ArrowLeft')) {
       current.onStep(control, key === 'ArrowRight' ? 1 : -1);
     } else if (key === 'Delete') current.onClear(control);
-    else if (key.toLowerCase() === 'f' && !altKey) current.onFolder();
+    else if (letterOf(event.nativeEvent) === 'f' && !altKey) current.onFolder();
     else if (key !== 'ArrowUp' && key !== 'ArrowDown') return;
     event.preventDefault();
     event.stopPropagation();
