@@ -17,6 +17,7 @@ const ALL_OF_CORE = core(
   'words',
   'programs',
   'pages',
+  'desks',
 );
 const PAGE = ['react', 'react-dom', 'react-redux', 'react-router', '@mui', '@reduxjs', 'lucide-react', 'zod'];
 
@@ -50,6 +51,11 @@ export const ROOMS = [
     ['htmlparser2', 'papaparse', 'zod'],
   ],
   [core('pages')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve')], []],
+  [
+    core('desks')[0],
+    [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve', 'engine', 'words')],
+    ['zod'],
+  ],
   [core('testing')[0], [ROOT_FILES, ...ALL_OF_CORE], ['fast-check']],
   ['packages/session/src', [ROOT_FILES, ...ALL_OF_CORE], []],
 

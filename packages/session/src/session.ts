@@ -82,9 +82,13 @@ export class Session {
     this.#work();
   }
 
-  /** Takes an event, now or as soon as those before it are dealt with. Before there is a set-up it is dropped. */
-  take(event: UntimedEvent): void {
-    this.#queue.push({ kind: 'event', event: { ...event, t: this.#parts.clock.now() } as EngineEvent });
+  /**
+   * Takes an event, now or as soon as those before it are dealt with. Before there is a set-up it is dropped.
+   *
+   * @param t when it happened, where that was earlier than now
+   */
+  take(event: UntimedEvent, t = this.#parts.clock.now()): void {
+    this.#queue.push({ kind: 'event', event: { ...event, t } as EngineEvent });
     this.#work();
   }
 

@@ -6,7 +6,7 @@ import {
   readingDistance,
   tunedControl,
 } from '@nimble-lever/core/devices';
-import { controlKey, type FaceState, faceState, pagesOn, wheelModeNow } from '@nimble-lever/core/engine';
+import { controlKey, type FaceState, pagesOn, wheelModeNow } from '@nimble-lever/core/engine';
 import type { Setup } from '@nimble-lever/core/setup';
 import { describeAction, nativeName } from '@nimble-lever/core/words';
 import { useMemo, useState } from 'react';
@@ -15,6 +15,7 @@ import { feed } from '../../app/engine/feed.ts';
 import { selectCompiled, selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { useFlash } from '../../app/useFlash.ts';
+import { controlFace } from '../../pieces/controlFace.ts';
 import { DeviceCard } from '../../pieces/DeviceCard.tsx';
 import { DeviceDrawing } from '../../pieces/DeviceDrawing.tsx';
 import { FaceMark } from '../../pieces/FaceMark.tsx';
@@ -112,16 +113,16 @@ export function TrayDevice({ device: plain }: { readonly device: Device }) {
               now && (
                 <FaceMark
                   shape={shape}
-                  face={now.face}
+                  face={controlFace(now, now.does)}
                   distance={readingDistance(device)}
-                  state={faceState(compiled, engine, now.resolution)}
+                  state={now}
                 />
               )
             );
           }}
           hint={(control) => {
             const now = faces.get(control.id);
-            return hintOf(control, now?.face.label, now && faceState(compiled, engine, now.resolution));
+            return hintOf(control, now?.label ?? now?.does, now);
           }}
           onDown={(control) =>
             dispatch(

@@ -1,0 +1,102 @@
+import fc from 'fast-check';
+import { compile, INITIAL_STATE } from '../engine/index.ts';
+import { demoSetup } from '../setup/index.ts';
+import { arbitraryScenario, runAll } from '../testing/index.ts';
+import { heardSchema, saidSchema } from './messages.ts';
+import { panelOf } from './panelOf.ts';
+import { RemoteClock } from './remoteClock.ts';
+import { SHOWS_NOTHING, showsAfter, showsChanged, showsOf } from './showsOf.ts';
+
+const DESK = '6f1d5a0e-3c1b-4d36-9a53-0a3a2c1f6b10';
+
+test('a hold that takes 250 ms at the remote takes 250 ms here, however long the network takes', () => {
+  const clock = new RemoteClock();
+  // The remote's clock is 10 s behind; messages take 5 ms at best and now and then 150 ms more.
+  const came = (t: number, delay: number) => clock.timeOf(t, t + 10_000 + delay);
+  came(0, 5);
+  const down = came(1000, 155);
+  const up = came(1250, 5);
+  expect(up - down).toBe(250);
+});
+
+test('never later than it came, never back in time, and what lasts is as long as it was but for what cannot be known', () => {
+  const delays = fc.array(fc.record({ after: fc.nat(3000), delay: fc.nat(400) }), {
+    minLength: 1,
+    maxLength: 60,
+  });
+  fc.assert(
+    fc.property(fc.integer({ min: 0, max: 1e9 }), delays, (apart, messages) => {
+      const clock = new RemoteClock();
+      let [t, lastCame, before] = [0, 0, Number.NEGATIVE_INFINITY];
+      for (const { after, delay } of messages) {
+        t += after;
+        // What is sent later comes later: one connection keeps the order.
+        const came = Math.max(lastCame, t + apart + delay);
+        lastCame = came;
+        const mapped = clock.timeOf(t, came);
+        expect(mapped).toBeLessThanOrEqual(came);
+        expect(mapped).toBeGreaterThanOrEqual(before);
+        // Off by no more than the least that any message of the last minute took.
+        expect(mapped).toBeGreaterThanOrEqual(t + apart);
+        before = mapped;
+      }
+    }),
+  );
+});
+
+test('a difference is forgotten after a minute: clocks drift', () => {
+  const clock = new RemoteClock();
+  clock.timeOf(0, 100);
+  expect(clock.timeOf(30_000, 30_150)).toBe(30_100);
+  expect(clock.timeOf(70_000, 70_150)).toBe(70_150);
+});
+
+test('changes that are told one after the other come to what is shown', () => {
+  fc.assert(
+    fc.property(arbitraryScenario, ({ setup, happenings }) => {
+      const [device] = setup.devices;
+      if (!device) return;
+      let [told, shown] = [SHOWS_NOTHING, SHOWS_NOTHING];
+      runAll(setup, happenings, (state, compiled) => {
+        const next = showsOf(compiled, state, device);
+        const changed = showsChanged(shown, next);
+        if (changed) told = showsAfter(told, JSON.parse(JSON.stringify(changed)));
+        expect(told).toEqual(next);
+        shown = next;
+        return state;
+      });
+    }),
+    { numRuns: 30 },
+  );
+});
+
+test('every panel of the demo, and all it shows, is a message', () => {
+  const setup = demoSetup();
+  const compiled = compile(setup);
+  for (const device of setup.devices) {
+    const panel = panelOf(device);
+    expect(heardSchema.safeParse({ kind: 'panel', panel }).success).toBe(true);
+    const shows = showsOf(compiled, INITIAL_STATE, device);
+    const message = { kind: 'shows', remote: DESK, device: device.id, shows };
+    expect(saidSchema.safeParse(JSON.parse(JSON.stringify(message))).error?.issues ?? []).toEqual([]);
+  }
+});
+
+test.each([
+  ['no kind', {}],
+  ['a kind nobody knows', { kind: 'hop' }],
+  ['an event of another kind', { kind: 'input', seq: 1, t: 1, input: { kind: 'pin', profile: null } }],
+  ['a front that a remote makes up', { kind: 'input', seq: 1, t: 1, input: { kind: 'front', window: null } }],
+  [
+    'a time that is none',
+    { kind: 'input', seq: 1, t: -1, input: { kind: 'down', device: 'a', control: 'b' } },
+  ],
+  ['more than it says', { kind: 'leave', also: 'this' }],
+  ['a remote with nothing', { kind: 'join', desk: null, name: 'Tablet', devices: [] }],
+  [
+    'a desk under a name of its own making',
+    { kind: 'here', desk: { id: 'me', name: 'Desk', kind: 'practice' } },
+  ],
+])('a message with %s is none', (_name, message) => {
+  expect(saidSchema.safeParse(message).success).toBe(false);
+});

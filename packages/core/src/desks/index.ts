@@ -1,0 +1,22 @@
+export { type FaceNow, facesNow } from './facesNow.ts';
+export {
+  type AllShown,
+  type Desk,
+  deskSchema,
+  type Heard,
+  heardSchema,
+  type Input,
+  inputSchema,
+  MOST_MESSAGE_BYTES,
+  MOST_MESSAGES,
+  type Panel,
+  type Remote,
+  remoteSchema,
+  type Said,
+  type ShownFace,
+  type Shows,
+  saidSchema,
+} from './messages.ts';
+export { panelOf } from './panelOf.ts';
+export { RemoteClock } from './remoteClock.ts';
+export { SHOWS_NOTHING, showsAfter, showsChanged, showsOf } from './showsOf.ts';

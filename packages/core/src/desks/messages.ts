@@ -1,0 +1,135 @@
+import { z } from 'zod';
+import { controlSchema, deviceSchema, idSchema, nameSchema } from '../devices/index.ts';
+import { engineEventSchema } from '../engine/index.ts';
+import { faceSchema } from '../setup/index.ts';
+
+/** The largest message that is taken: bytes. */
+export const MOST_MESSAGE_BYTES = 65_536;
+/** How many messages a second one sender may send. */
+export const MOST_MESSAGES = 2000;
+/** A remote has at most so many devices with it. */
+const MOST_DEVICES = 20;
+
+/** What a desk is: the practice desk of a page, or a computer. */
+export const DESK_KINDS = ['practice', 'computer'] as const;
+/** A place with windows that strokes go to. */
+export const deskSchema = z.strictObject({ id: z.uuid(), name: nameSchema, kind: z.enum(DESK_KINDS) });
+/** A desk as remotes are told of it. */
+export type Desk = z.infer<typeof deskSchema>;
+
+/** What takes part at a desk from elsewhere, and what it has with it. */
+export const remoteSchema = z.strictObject({
+  id: z.uuid(),
+  name: nameSchema,
+  devices: z.array(idSchema).min(1).max(MOST_DEVICES),
+});
+/** A remote as its desk is told of it. */
+export type Remote = z.infer<typeof remoteSchema>;
+
+const [down, up, turn, position] = engineEventSchema.options;
+/** What a remote may do: use controls of the devices it has with it. Its time stands beside it. */
+export const inputSchema = z.discriminatedUnion('kind', [
+  down.omit({ t: true }),
+  up.omit({ t: true }),
+  turn.omit({ t: true }),
+  position.omit({ t: true }),
+]);
+/** A use of a control, without its time. */
+export type Input = z.infer<typeof inputSchema>;
+
+/** A device as a remote draws it: nothing of what is bound. */
+export const panelSchema = deviceSchema
+  .pick({ id: true, name: true, width: true, height: true, body: true })
+  .extend({
+    controls: z.array(
+      controlSchema.pick({
+        id: true,
+        name: true,
+        kind: true,
+        shape: true,
+        cap: true,
+        canPress: true,
+        rotor: true,
+        spring: true,
+        slider: true,
+      }),
+    ),
+    /** From where it is read: millimetres. */
+    distance: z.number().positive(),
+  });
+/** A device as a remote draws it. */
+export type Panel = z.infer<typeof panelSchema>;
+
+/** What a control shows at the moment. */
+export const shownFaceSchema = faceSchema.extend({
+  /** What it does, where the face has no label. */
+  does: z.string(),
+  on: z.boolean(),
+  queued: z.int().min(0),
+});
+/** What a control shows at the moment. */
+export type ShownFace = z.infer<typeof shownFaceSchema>;
+
+/** What a desk shows on a device. Only what changed is told; a face that is null is none any more. */
+export const showsSchema = z.strictObject({
+  /** The program in front, by name; null where none is. */
+  front: z.string().nullable().optional(),
+  /** The pages that are on, by name. */
+  pages: z.array(z.string()).optional(),
+  faces: z.record(idSchema, shownFaceSchema.nullable()).optional(),
+  /** Where sliders and rings stand. */
+  values: z.record(idSchema, z.number()).optional(),
+  /** Controls that are down, whoever holds them. */
+  down: z.array(idSchema).optional(),
+});
+/** What a desk shows on a device, or what changed of it. */
+export type Shows = z.infer<typeof showsSchema>;
+/** All that a desk shows on a device. */
+export type AllShown = { readonly [Part in keyof Shows]-?: Exclude<Shows[Part], undefined> };
+
+/** The number of an input, so that the remote knows which was carried out. */
+const seq = z.int().min(0);
+/** By the remote's own clock: milliseconds. */
+const t = z.number().min(0).max(Number.MAX_SAFE_INTEGER);
+const remote = z.uuid();
+
+/** What a page says to the server: as a desk, or as a remote. */
+export const saidSchema = z.discriminatedUnion('kind', [
+  /** It is a desk from now on, under this id. */
+  z.strictObject({ kind: z.literal('here'), desk: deskSchema }),
+  /** It is none any more. */
+  z.strictObject({ kind: z.literal('away') }),
+  z.strictObject({ kind: z.literal('panel'), remote, panel: panelSchema }),
+  z.strictObject({ kind: z.literal('shows'), remote, device: idSchema, shows: showsSchema }),
+  z.strictObject({ kind: z.literal('done'), remote, seq }),
+  /** It takes part at a desk; null: the one that was used last. Where there is none, as soon as there is. */
+  z.strictObject({
+    kind: z.literal('join'),
+    desk: z.uuid().nullable(),
+    name: nameSchema,
+    devices: remoteSchema.shape.devices,
+  }),
+  z.strictObject({ kind: z.literal('leave') }),
+  z.strictObject({ kind: z.literal('input'), seq, t, input: inputSchema }),
+]);
+/** What a page says to the server. */
+export type Said = z.infer<typeof saidSchema>;
+
+/** What the server says about desks, in its own words or a desk's or a remote's. */
+export const heardSchema = z.discriminatedUnion('kind', [
+  /** To a desk. */
+  z.object({ kind: z.literal('remote-joined'), remote: remoteSchema }),
+  z.object({ kind: z.literal('remote-left'), remote }),
+  z.object({ kind: z.literal('remote-input'), remote, seq, t, input: inputSchema }),
+  /** To a remote. */
+  z.object({ kind: z.literal('joined'), desk: deskSchema }),
+  /** The desk went, or there is none; it is joined again as soon as there is one. */
+  z.object({ kind: z.literal('gone') }),
+  z.object({ kind: z.literal('panel'), panel: panelSchema }),
+  z.object({ kind: z.literal('shows'), device: idSchema, shows: showsSchema }),
+  z.object({ kind: z.literal('done'), seq }),
+  z.object({ kind: z.literal('hello'), version: z.number() }),
+  z.object({ kind: z.literal('refused'), detail: z.string() }),
+]);
+/** What the server says about desks. */
+export type Heard = z.infer<typeof heardSchema>;
