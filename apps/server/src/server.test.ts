@@ -104,7 +104,7 @@ async function live(after: number, options: object = {}, path = `/api/live?setUp
     socket.once('error', reject);
   });
   const until = async (enough: () => boolean) => {
-    for (let i = 0; i < 500 && !enough(); i++) await new Promise((resolve) => setTimeout(resolve, 10));
+    for (let i = 0; i < 1500 && !enough(); i++) await new Promise((resolve) => setTimeout(resolve, 10));
     expect(enough()).toBe(true);
   };
   return { socket, told, until };
@@ -363,6 +363,29 @@ test('messages nobody expects are answered, and too many of them end that connec
   expect(await tooLong).toBe(1009);
   expect((await fetch(`${server.address}/api/health`)).status).toBe(200);
 });
+
+test('a press of one page reaches the desk in another, which answers; a page that falls silent is missed', async () => {
+  const desk = { id: randomUUID(), name: 'Studio desk', kind: 'practice' };
+  const own = await live(1205);
+  own.socket.send(JSON.stringify({ kind: 'here', desk }));
+  const tablet = await live(0, {}, `/api/live?setUp=${DEMO_ID}`);
+  tablet.socket.send(JSON.stringify({ kind: 'join', desk: null, name: 'Tablet', devices: ['wall-panel'] }));
+  await tablet.until(() => tablet.told.some(({ kind }) => kind === 'joined'));
+  const input = { kind: 'down', device: 'wall-panel', control: 'cell-1' };
+  tablet.socket.send(JSON.stringify({ kind: 'input', seq: 1, t: 5, input }));
+  await own.until(() => own.told.some(({ kind }) => kind === 'remote-input'));
+  const { remote } = own.told.find(({ kind }) => kind === 'remote-input') as unknown as { remote: string };
+  own.socket.send(JSON.stringify({ kind: 'done', remote, seq: 1 }));
+  await tablet.until(() => tablet.told.some(({ kind }) => kind === 'done'));
+  // It asked for no edits, and hears of none.
+  expect(tablet.told.map(({ kind }) => kind)).toEqual(['hello', 'joined', 'done']);
+  // Taken from under the protocol, it answers no heartbeat.
+  const { _socket: under } = tablet.socket as unknown as { _socket: { pause: () => void } };
+  under.pause();
+  await own.until(() => own.told.some(({ kind }) => kind === 'remote-left'));
+  tablet.socket.terminate();
+  own.socket.close();
+}, 30_000);
 
 test.each([
   [{ host: 'evil.example' }, 403],

@@ -1,5 +1,6 @@
 import type { IncomingMessage, Server } from 'node:http';
 import type { Duplex } from 'node:stream';
+import { MOST_MESSAGE_BYTES } from '@nimble-lever/core/desks';
 import { idSchema } from '@nimble-lever/core/devices';
 import { revisionSchema, WIRE_VERSION } from '@nimble-lever/core/setup';
 import type { Logger } from 'pino';
@@ -8,54 +9,61 @@ import { z } from 'zod';
 import { Problem, problemJson } from '../problem/problem.ts';
 import type { News } from '../worker/messages.ts';
 import type { StoreClient } from '../worker/storeClient.ts';
+import { Hub, type Peer } from './hub.ts';
 
 /**
- * A page that does not answer two of these is gone; proxies cut silent connections after a minute or more.
+ * A page that does not answer two of these is gone; proxies cut silent connections after a minute or more. A desk or a
+ * remote is asked more often: what it holds down must come up soon.
  */
 const HEARTBEAT_MS = 30_000;
+const DESK_HEARTBEAT_MS = 2_000;
+const MOST_UNANSWERED = 2;
+/** With so much waiting for a desk, values are thinned: bytes. */
+const BUSY = 65_536;
 /** A page that takes nothing in is let go when so much waits for it: bytes. It connects again and asks. */
 const MOST_WAITING = 8_000_000;
 /** Messages nobody expects are answered, up to so many; then the page is let go. */
 const MOST_UNEXPECTED = 20;
 
-/** What a page says in the address when it connects: which set-up, and what it has of it. */
-const querySchema = z.object({ setUp: idSchema, after: z.coerce.number().pipe(revisionSchema) });
+/** What a page says in the address when it connects: which set-up, and what it has of it; without, it hears no edits. */
+const querySchema = z.object({ setUp: idSchema, after: z.coerce.number().pipe(revisionSchema).optional() });
 /** What the worker says a page has missed; null where it is more than is told at once. */
 const missedSchema = z.object({ to: revisionSchema, text: z.string().nullable() });
 /** The first message: a page of another version of the wire loads itself anew. */
 const HELLO = JSON.stringify({ kind: 'hello', version: WIRE_VERSION });
 /** Told to a page that missed more than is sent: it reads the set-up instead. */
 const BEHIND = JSON.stringify({ kind: 'behind' });
-/** A page only listens. One that talks is told so, and is closed if it goes on. */
-const REFUSED = JSON.stringify({ kind: 'refused', detail: 'The server expects no messages here.' });
-
 /** A connection and how far its page is. */
-interface LivePage {
+interface LivePage extends Peer {
   readonly socket: WebSocket;
-  /** It hears of this set-up only. */
-  readonly setUp: string;
-  /** The newest revision it has, or null while what it missed is asked for. */
+  /** The newest revision it has, or null while what it missed is asked for, or where it hears of none. */
   revision: number | null;
-  alive: boolean;
+  /** How many heartbeats it has not answered. */
+  unanswered: number;
   unexpected: number;
 }
 
 /** The open pages: each is told of every edit after the revision it has. */
 export class LivePages {
-  readonly #sockets = new WebSocketServer({ noServer: true, maxPayload: 65_536 });
+  readonly #sockets = new WebSocketServer({ noServer: true, maxPayload: MOST_MESSAGE_BYTES });
+  readonly #hub = new Hub();
+  readonly #open = new Set<LivePage>();
   readonly #pages = new Map<string, Set<LivePage>>();
   /** The newest revision that was told of, by set-up. */
   readonly #newest = new Map<string, number>();
   /** What was missed after a revision, asked for once for all that ask at the same time. */
   readonly #asked = new Map<string, Promise<z.infer<typeof missedSchema> | null>>();
-  readonly #heartbeat: NodeJS.Timeout;
+  readonly #heartbeats: readonly NodeJS.Timeout[];
 
   constructor(
     private readonly store: StoreClient,
     private readonly allowed: (request: IncomingMessage) => boolean,
     private readonly log: Logger,
   ) {
-    this.#heartbeat = setInterval(() => this.#beat(), HEARTBEAT_MS);
+    this.#heartbeats = [
+      setInterval(() => this.#beat((page) => !this.#hub.has(page)), HEARTBEAT_MS),
+      setInterval(() => this.#beat((page) => this.#hub.has(page)), DESK_HEARTBEAT_MS),
+    ];
     this.#sockets.on('wsClientError', (_error, socket) => socket.destroy());
   }
 
@@ -89,7 +97,7 @@ export class LivePages {
   }
 
   close(): void {
-    clearInterval(this.#heartbeat);
+    for (const heartbeat of this.#heartbeats) clearInterval(heartbeat);
     for (const socket of this.#sockets.clients) socket.close(1001, 'The server stops.');
     this.#sockets.close();
   }
@@ -108,30 +116,53 @@ export class LivePages {
       return;
     }
     this.#sockets.handleUpgrade(request, socket, head, (client) =>
-      this.#open(client, asked.data.setUp, asked.data.after),
+      this.#take(client, asked.data.setUp, asked.data.after ?? null),
     );
   }
 
-  /** From here on the page is told of every edit; what it missed until now is told first. */
-  #open(socket: WebSocket, setUp: string, after: number): void {
-    const page: LivePage = { socket, setUp, revision: after, alive: true, unexpected: 0 };
+  /** From here on the page is told of every edit, if it asked for them; what it missed until now is told first. */
+  #take(socket: WebSocket, setUp: string, after: number | null): void {
+    const page: LivePage = {
+      socket,
+      setUp,
+      revision: after,
+      unanswered: 0,
+      unexpected: 0,
+      isBusy: () => socket.bufferedAmount > BUSY,
+      send: (message) => this.#sendText(page, JSON.stringify(message)),
+    };
+    this.#open.add(page);
     const pages = this.#pages.get(setUp) ?? new Set();
-    this.#pages.set(setUp, pages.add(page));
+    if (after !== null) this.#pages.set(setUp, pages.add(page));
     socket.on('close', () => {
+      this.#open.delete(page);
       pages.delete(page);
       if (pages.size === 0) this.#pages.delete(setUp);
+      this.#hub.gone(page);
     });
     socket.on('error', () => socket.terminate());
     socket.on('pong', () => {
-      page.alive = true;
+      page.unanswered = 0;
     });
-    socket.on('message', () => {
-      page.unexpected += 1;
-      if (page.unexpected > MOST_UNEXPECTED) socket.close(1008, 'No messages are expected.');
-      else socket.send(REFUSED);
-    });
+    socket.on('message', (data) => this.#heard(page, String(data)));
     socket.send(HELLO);
     void this.#tellMissed(page);
+  }
+
+  /** What a page says is for desks and remotes. One that says what nobody expects is told so, and let go if it goes on. */
+  #heard(page: LivePage, text: string): void {
+    const outcome = this.#hub.heard(page, text);
+    switch (outcome.kind) {
+      case 'taken':
+        return;
+      case 'refused':
+        page.unexpected += 1;
+        if (page.unexpected > MOST_UNEXPECTED) page.socket.close(1008, 'Too many messages nobody expects.');
+        else page.send(outcome);
+        return;
+      case 'too-many':
+        page.socket.close(1008, 'Too many messages.');
+    }
   }
 
   /** Tells a page what came after the revision it has, until it has all. */
@@ -169,22 +200,25 @@ export class LivePages {
     return asked;
   }
 
-  /** A page that does not take what it is sent is let go, so that it cannot fill the memory of all. */
   #send(page: LivePage, text: string | Buffer, revision: number): void {
     page.revision = revision;
+    this.#sendText(page, text);
+  }
+
+  /** A page that does not take what it is sent is let go, so that it cannot fill the memory of all. */
+  #sendText(page: LivePage, text: string | Buffer): void {
     if (page.socket.readyState !== WebSocket.OPEN) return;
     if (page.socket.bufferedAmount > MOST_WAITING) page.socket.terminate();
     else page.socket.send(text, { binary: false });
   }
 
   /** A connection that answers no ping is gone, though TCP may not notice for hours. */
-  #beat(): void {
-    for (const pages of this.#pages.values()) {
-      for (const page of pages) {
-        if (!page.alive) page.socket.terminate();
-        page.alive = false;
-        page.socket.ping();
-      }
+  #beat(asked: (page: LivePage) => boolean): void {
+    for (const page of this.#open) {
+      if (!asked(page)) continue;
+      if (page.unanswered >= MOST_UNANSWERED) page.socket.terminate();
+      page.unanswered += 1;
+      page.socket.ping();
     }
   }
 }

@@ -1,0 +1,231 @@
+import { randomUUID } from 'node:crypto';
+import {
+  type Desk,
+  type Heard,
+  MOST_MESSAGES,
+  type Remote,
+  type Said,
+  saidSchema,
+} from '@nimble-lever/core/desks';
+
+/** A connection, as the hub needs it. */
+export interface Peer {
+  /** Desks and remotes of one set-up meet. */
+  readonly setUp: string;
+  /** So much waits for it already that values should be thinned. */
+  readonly isBusy: () => boolean;
+  readonly send: (message: Heard) => void;
+}
+
+/** A peer that is a desk. */
+interface DeskPeer {
+  readonly peer: Peer;
+  readonly desk: Desk;
+  /** Rises whenever it is used: the highest was used last. */
+  used: number;
+  /** Values that wait until it takes messages in again, the newest of each control. */
+  readonly waiting: Map<string, Heard>;
+}
+
+/** A peer that takes part at a desk, or would. */
+interface RemotePeer {
+  readonly peer: Peer;
+  readonly remote: Remote;
+  /** The desk it asked for; null for any. */
+  readonly wish: string | null;
+  /** Where it is now; null while there is none. */
+  at: DeskPeer | null;
+}
+
+/** How long values wait at least when a desk does not take them in: milliseconds. */
+const FLUSH_MS = 50;
+
+/** What came of a message: taken, refused in words, or one of too many. */
+export type Outcome =
+  | { readonly kind: 'taken' | 'too-many' }
+  | { readonly kind: 'refused'; readonly detail: string };
+
+/**
+ * Who is there, and passes on what they say. It never runs an engine: what a press becomes is the desk's to decide.
+ */
+export class Hub {
+  readonly #desks = new Map<Peer, DeskPeer>();
+  readonly #remotes = new Map<Peer, RemotePeer>();
+  readonly #rates = new Map<Peer, { second: number; count: number }>();
+  #used = 0;
+
+  /** Whether a peer is a desk or a remote: then it should be known soon when it is gone. */
+  has(peer: Peer): boolean {
+    return this.#desks.has(peer) || this.#remotes.has(peer);
+  }
+
+  /** Takes what a peer says. */
+  heard(peer: Peer, text: string): Outcome {
+    if (this.#isTooMany(peer)) return { kind: 'too-many' };
+    const said = saidSchema.safeParse(readJson(text)).data;
+    return said ? this.#take(peer, said) : refused('The server knows no such message.');
+  }
+
+  /** A peer's connection is closed: whoever has to do with it is told. */
+  gone(peer: Peer): void {
+    this.#rates.delete(peer);
+    this.#endDesk(peer);
+    this.#endRemote(peer);
+  }
+
+  #take(peer: Peer, said: Said): Outcome {
+    switch (said.kind) {
+      case 'here':
+        return this.#here(peer, said.desk);
+      case 'away':
+        this.#endDesk(peer);
+        return TAKEN;
+      case 'panel':
+        return this.#toRemote(peer, said.remote, { kind: 'panel', panel: said.panel });
+      case 'shows':
+        return this.#toRemote(peer, said.remote, { kind: 'shows', device: said.device, shows: said.shows });
+      case 'done':
+        return this.#toRemote(peer, said.remote, { kind: 'done', seq: said.seq });
+      case 'join':
+        return this.#join(peer, said);
+      case 'leave':
+        this.#endRemote(peer);
+        return TAKEN;
+      case 'input':
+        return this.#input(peer, said);
+    }
+  }
+
+  /** A desk that comes back on another connection takes the place of its old one. */
+  #here(peer: Peer, desk: Desk): Outcome {
+    this.#endDesk(peer);
+    for (const [other, known] of this.#desks) {
+      if (other.setUp === peer.setUp && known.desk.id === desk.id) this.#endDesk(other);
+    }
+    this.#desks.set(peer, { peer, desk, used: this.#nextUsed(), waiting: new Map() });
+    this.#settle(peer.setUp);
+    return TAKEN;
+  }
+
+  #join(peer: Peer, { desk, name, devices }: Extract<Said, { kind: 'join' }>): Outcome {
+    this.#endRemote(peer);
+    const own: RemotePeer = { peer, remote: { id: randomUUID(), name, devices }, wish: desk, at: null };
+    this.#remotes.set(peer, own);
+    this.#settle(peer.setUp);
+    if (!own.at) peer.send({ kind: 'gone' });
+    return TAKEN;
+  }
+
+  #input(peer: Peer, { seq, t, input }: Extract<Said, { kind: 'input' }>): Outcome {
+    const own = this.#remotes.get(peer);
+    if (!own) return refused('Join a desk first.');
+    // It is on its way to being told; what was pressed meanwhile is not sent later.
+    if (!own.at) return TAKEN;
+    if (!own.remote.devices.includes(input.device)) {
+      return refused('A remote may use only the devices it joined with.');
+    }
+    own.at.used = this.#nextUsed();
+    const message = { kind: 'remote-input', remote: own.remote.id, seq, t, input } as const;
+    const key = `${own.remote.id} ${input.device}/${input.control}`;
+    if (input.kind === 'position' && own.at.peer.isBusy()) {
+      this.#wait(own.at, key, message);
+      return TAKEN;
+    }
+    // What happened before it on the same control comes before it.
+    const before = own.at.waiting.get(key);
+    own.at.waiting.delete(key);
+    if (before && input.kind !== 'position') own.at.peer.send(before);
+    own.at.peer.send(message);
+    return TAKEN;
+  }
+
+  /** Only the newest value of a control is kept for a desk that is slow to take them. */
+  #wait(at: DeskPeer, key: string, message: Heard): void {
+    if (at.waiting.size === 0) setTimeout(() => this.#flush(at), FLUSH_MS).unref();
+    at.waiting.set(key, message);
+  }
+
+  #flush(at: DeskPeer): void {
+    if (!this.#desks.has(at.peer) || at.waiting.size === 0) return;
+    if (at.peer.isBusy()) {
+      setTimeout(() => this.#flush(at), FLUSH_MS).unref();
+      return;
+    }
+    const waiting = [...at.waiting.values()];
+    at.waiting.clear();
+    for (const message of waiting) at.peer.send(message);
+  }
+
+  /** A desk speaks only to its own remotes; one that has just gone hears nothing, and that is no mistake. */
+  #toRemote(peer: Peer, id: string, message: Heard): Outcome {
+    const desk = this.#desks.get(peer);
+    if (!desk) return refused('Only a desk says this.');
+    for (const { at, remote, peer: to } of this.#remotes.values()) {
+      if (at === desk && remote.id === id) to.send(message);
+    }
+    return TAKEN;
+  }
+
+  #endDesk(peer: Peer): void {
+    const desk = this.#desks.get(peer);
+    if (!desk) return;
+    this.#desks.delete(peer);
+    for (const own of this.#remotes.values()) {
+      if (own.at !== desk) continue;
+      own.at = null;
+      own.peer.send({ kind: 'gone' });
+      // Also one that stays connected lets go of what they held.
+      peer.send({ kind: 'remote-left', remote: own.remote.id });
+    }
+    this.#settle(peer.setUp);
+  }
+
+  #endRemote(peer: Peer): void {
+    const own = this.#remotes.get(peer);
+    this.#remotes.delete(peer);
+    own?.at?.peer.send({ kind: 'remote-left', remote: own.remote.id });
+  }
+
+  /** Whoever waits for a desk joins one: the one that was asked for, else the one that was used last. */
+  #settle(setUp: string): void {
+    const desks = [...this.#desks.values()].filter(({ peer }) => peer.setUp === setUp);
+    const newest = desks.toSorted((a, b) => b.used - a.used)[0];
+    for (const own of this.#remotes.values()) {
+      if (own.at || own.peer.setUp !== setUp) continue;
+      const desk = own.wish === null ? newest : desks.find(({ desk: { id } }) => id === own.wish);
+      if (!desk) continue;
+      own.at = desk;
+      own.peer.send({ kind: 'joined', desk: desk.desk });
+      desk.peer.send({ kind: 'remote-joined', remote: own.remote });
+    }
+  }
+
+  #nextUsed(): number {
+    this.#used += 1;
+    return this.#used;
+  }
+
+  /** Counted by whole seconds. */
+  #isTooMany(peer: Peer): boolean {
+    const second = Math.floor(performance.now() / 1000);
+    const rate = this.#rates.get(peer);
+    const count = rate?.second === second ? rate.count + 1 : 1;
+    this.#rates.set(peer, { second, count });
+    return count > MOST_MESSAGES;
+  }
+}
+
+const TAKEN: Outcome = { kind: 'taken' };
+
+function refused(detail: string): Outcome {
+  return { kind: 'refused', detail };
+}
+
+/** A message as JSON; null where it is none. */
+function readJson(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return null;
+  }
+}
