@@ -1,37 +1,10 @@
-import { readFileSync, writeFileSync } from 'node:fs';
-import path from 'node:path';
+import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { brotliCompressSync, gzipSync } from 'node:zlib';
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
+import { compressed } from './buildPlugins/compressed.ts';
+import { weight } from './buildPlugins/weight.ts';
 import { iconNodes } from './iconNodes.ts';
-
-/** The first view may weigh this much, compressed, in kilobytes of 1000 bytes. */
-const BUDGET_KB = 300;
-
-/** Prints what the first view loads (the entry and all it imports at once), and fails beyond the budget. */
-function firstViewWeight(): Plugin {
-  return {
-    name: 'first-view-weight',
-    apply: 'build',
-    generateBundle(_options, bundle) {
-      const chunks = Object.values(bundle).filter((part) => part.type === 'chunk');
-      const byName = new Map(chunks.map((chunk) => [chunk.fileName, chunk]));
-      const first = new Set<string>();
-      const add = (name: string): void => {
-        if (first.has(name)) return;
-        first.add(name);
-        for (const next of byName.get(name)?.imports ?? []) add(next);
-      };
-      const isFirst = (chunk: (typeof chunks)[number]) => chunk.isEntry;
-      for (const chunk of chunks.filter(isFirst)) add(chunk.fileName);
-      const bytes = [...first].reduce((sum, name) => sum + gzipSync(byName.get(name)?.code ?? '').length, 0);
-      const kilobytes = Math.round(bytes / 100) / 10;
-      console.log(`First view: ${kilobytes} kB of compressed JavaScript (at most ${BUDGET_KB} kB).`);
-      if (kilobytes > BUDGET_KB) this.error(`The first view weighs ${kilobytes} kB.`);
-    },
-  };
-}
 
 /** What the first view begins with: the page, and with it the Board. */
 const FIRST = /\/src\/main\.tsx$/;
@@ -99,31 +72,10 @@ function askAtOnce(): Plugin {
   };
 }
 
-/** What is worth compressing, and from how many bytes on. */
-const COMPRESSED = /\.(js|css|svg|json|html)$/;
-const LEAST_BYTES = 1000;
-
-/** Compresses the built files once, so that the server need not at every request. */
-function compressed(): Plugin {
-  return {
-    name: 'compressed',
-    apply: 'build',
-    writeBundle({ dir = '' }, bundle) {
-      for (const name of Object.keys(bundle)) {
-        const file = path.join(dir, name);
-        const bytes = readFileSync(file);
-        if (!COMPRESSED.test(name) || bytes.length < LEAST_BYTES) continue;
-        writeFileSync(`${file}.gz`, gzipSync(bytes, { level: 9 }));
-        writeFileSync(`${file}.br`, brotliCompressSync(bytes));
-      }
-    },
-  };
-}
-
 const { version } = JSON.parse(readFileSync(new URL('../../package.json', import.meta.url), 'utf8'));
 
 export default defineConfig({
-  plugins: [react(), iconNodes(), firstViewWeight(), askAtOnce(), compressed()],
+  plugins: [react(), iconNodes(), weight('First view', 300), askAtOnce(), compressed()],
   define: { __VERSION__: JSON.stringify(version) },
   server: {
     port: 4681,

@@ -96,5 +96,11 @@ export const ROOMS = [
     [ROOT_FILES, ...ALL_OF_CORE, ...web('pieces', 'app', 'practice', 'editors', 'workers')],
     [...PAGE, '@tanstack', 'chart.js'],
   ]),
+  // A page of its own, which must be light: of the app it takes what has no state.
+  [
+    web('panel')[0],
+    [...core('desks', 'devices'), ...web('pieces', 'app/theme', 'app/strictZod.ts')],
+    ['react', 'react-dom', 'zod', '@fontsource-variable'],
+  ],
   ['apps/web/src', web('app', 'practice', 'views'), [...PAGE, '@fontsource-variable']],
 ];

@@ -12,7 +12,10 @@ import { openPracticeDesk } from './practice/frontWindow.ts';
 // One store a page; views add their own parts when they are first shown.
 const store = createStore();
 store.dispatch(openPracticeDesk(store));
-keepInStep(store);
+keepInStep(
+  store,
+  store.dispatch((_dispatch, _getState, { line }) => line),
+);
 void findKeyboard(store);
 readOtherLayouts(store);
 // The element is in `index.html`; without it there is nothing to show an error in either.

@@ -89,6 +89,10 @@ function servePage(app: Express, dist: string): void {
     }),
   );
   app.use(express.static(dist, { index: false }));
+  // A panel in use is a page of its own.
+  app.get(/^\/panel\//, (_request, response) => {
+    response.set('Cache-Control', 'no-cache').sendFile('panel.html', { root: dist });
+  });
   // Any other address is a view of the page, which finds it itself. From its folder, as one whose path has a name with
   // a dot would not be sent else.
   app.get(/^\/(?!(?:api|assets)(?:\/|$))/, (_request, response) => {

@@ -81,7 +81,7 @@ export class Hub {
         this.#endDesk(peer);
         return TAKEN;
       case 'panel':
-        return this.#toRemote(peer, said.remote, { kind: 'panel', panel: said.panel });
+        return this.#toRemote(peer, said.remote, { kind: 'panel', panel: said.panel, more: said.more });
       case 'shows':
         return this.#toRemote(peer, said.remote, { kind: 'shows', device: said.device, shows: said.shows });
       case 'done':

@@ -1,8 +1,9 @@
 import { combineSlices, configureStore, type ThunkAction, type UnknownAction } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
 import { engineReducer } from './engine/engineSlice.ts';
-import { startSession } from './engine/startSession.ts';
+import { type EngineHost, startSession } from './engine/startSession.ts';
 import { keyboardReducer } from './keyboard/keyboardSlice.ts';
+import { LiveLine } from './setup/liveLine.ts';
 import { setupReducer } from './setup/setupSlice.ts';
 
 /** Slices of rooms above this one, which bring them when they are read: each adds its own here. */
@@ -18,7 +19,7 @@ export const rootReducer = combineSlices({
 
 /** Makes the store, with the engine at work beside it. */
 export function createStore() {
-  const host = startSession((action) => store.dispatch(action));
+  const host = { ...startSession((action) => store.dispatch(action)), line: new LiveLine() };
   const store = configureStore({
     reducer: rootReducer,
     // A set-up is large; walking it at every action to look for mutations costs more than it finds.
@@ -35,7 +36,7 @@ export type RootState = ReturnType<typeof rootReducer>;
 export type AppThunk<Value = void> = ThunkAction<
   Value,
   RootState,
-  ReturnType<typeof startSession>,
+  EngineHost & { readonly line: LiveLine },
   UnknownAction
 >;
 export type AppDispatch = AppStore['dispatch'];

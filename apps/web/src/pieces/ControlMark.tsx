@@ -48,7 +48,7 @@ export function ControlMark(props: MarkProps) {
   const presses = control.canPress || control.phrase !== null;
   // Keys come up elsewhere when the focus moves; what was pressed here is then let go here.
   const keyHeld = useRef(false);
-  const drag = useRef<{ x: number; y: number; pressing: boolean } | null>(null);
+  const drag = useRef<{ pointer: number; x: number; y: number; pressing: boolean } | null>(null);
   // One press of an arrow is one step, whatever the dial's angle is.
   const step = control.rotor?.kind === 'continuous' ? control.rotor.stepDegrees : 0;
   const turnSteps = (steps: number) =>
@@ -72,42 +72,45 @@ export function ControlMark(props: MarkProps) {
   }, [turns, away]);
 
   const onPointerDown = (event: PointerEvent<SVGGElement>) => {
-    if (event.button !== 0) return;
+    // Of several fingers on one control the first is the one that counts.
+    if (event.button !== 0 || drag.current) return;
     // The drag goes on outside the drawing, and its end is heard wherever it is.
     event.currentTarget.setPointerCapture(event.pointerId);
     // A ring with a button in it: the button is pressed, the ring around it turned.
     const onCap = event.target instanceof Element && event.target.closest('[data-cap]') !== null;
     const pressing = presses && (control.rotor === null || control.cap === null || onCap);
-    drag.current = { x: event.clientX, y: event.clientY, pressing };
+    drag.current = { pointer: event.pointerId, x: event.clientX, y: event.clientY, pressing };
     if (turns) onTouch?.(control, true);
     if (pressing) onDown(control);
     if (control.slider) onPosition(control, placeAt(control, faceOf(event), drag.current, drag.current));
   };
   const onPointerMove = (event: PointerEvent<SVGGElement>) => {
     const from = drag.current;
+    if (from?.pointer !== event.pointerId) return;
     const to = { x: event.clientX, y: event.clientY };
-    if (from && isPlaced(control)) {
+    if (isPlaced(control)) {
       const next = placeAt(control, faceOf(event), from, to);
       if (next !== value) onPosition(control, next);
     }
-    if (from?.pressing) {
-      drag.current = { ...to, pressing: true };
+    if (from.pressing) {
+      drag.current = { ...from, ...to };
       onMove?.(to.x - from.x, to.y - from.y);
       return;
     }
-    if (!from || !control.rotor) return;
+    if (!control.rotor) return;
     const degrees = angleBetween(centreOf(event.currentTarget), from, to);
     if (degrees === 0) return;
-    drag.current = { ...to, pressing: false };
+    drag.current = { ...from, ...to };
     onTurn(control, 'degrees', degrees);
   };
-  const onPointerEnd = () => {
+  const onPointerEnd = ({ pointerId }: PointerEvent<SVGGElement>) => {
     const from = drag.current;
+    if (from?.pointer !== pointerId) return;
     drag.current = null;
-    if (from?.pressing) onUp(control);
-    if (from && turns) onTouch?.(control, false);
+    if (from.pressing) onUp(control);
+    if (turns) onTouch?.(control, false);
     // A spring goes back by itself when the hand lets go.
-    if (from && control.spring) onPosition(control, 0);
+    if (control.spring) onPosition(control, 0);
   };
   const onKeyDown = (event: KeyboardEvent) => {
     // Shortcuts are the page's.

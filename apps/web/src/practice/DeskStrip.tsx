@@ -4,10 +4,11 @@ import { WHEEL_MODES } from '@nimble-lever/core/devices';
 import { pagesOn } from '@nimble-lever/core/engine';
 import { BASE_LAYER } from '@nimble-lever/core/setup';
 import { layerName, tidy } from '@nimble-lever/core/words';
-import { Disc3, Ear, Gauge, Layers, LayoutGrid, Monitor, Pin } from 'lucide-react';
+import { Disc3, Ear, Gauge, Layers, LayoutGrid, Monitor, Pin, Tablet } from 'lucide-react';
 import { selectCompiled, selectSetup } from '../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { deskShown, selectDesk } from './deskSlice.ts';
+import { selectRemotes } from './remotesSlice.ts';
 import { WORDS } from './words.ts';
 
 const Strip = styled('div')(({ theme: { vars } }) => ({
@@ -45,6 +46,7 @@ export function DeskStrip({ ownDevices, onOwnDevices }: Props) {
   const dispatch = useAppDispatch();
   const setup = useAppSelector(selectSetup);
   const shown = useAppSelector((state) => selectDesk(state).shown);
+  const { remotes } = useAppSelector(selectRemotes);
   const compiled = useAppSelector(selectCompiled);
   const engine = useAppSelector((state) => state.engine.engine);
   const { layers, speeds, wheelModes, computers } = engine;
@@ -71,6 +73,11 @@ export function DeskStrip({ ownDevices, onOwnDevices }: Props) {
       {others.length > 0 && [desk(own ?? '', null), ...others.map((name) => desk(name, name))]}
       <span className="fill" />
       <span aria-live="polite" style={{ display: 'contents' }}>
+        {remotes.map(({ id, devices }) => (
+          <span key={id} className="state">
+            <Tablet size={14} aria-hidden /> {WORDS.joined(devices.map((own) => deviceOf(own)?.name ?? own))}
+          </span>
+        ))}
         {layers
           .filter((layer) => layer !== BASE_LAYER)
           .map((layer) => (

@@ -2,8 +2,9 @@ import fc from 'fast-check';
 import { compile, INITIAL_STATE } from '../engine/index.ts';
 import { demoSetup } from '../setup/index.ts';
 import { arbitraryScenario, runAll } from '../testing/index.ts';
-import { heardSchema, saidSchema } from './messages.ts';
+import { heardSchema, MOST_MESSAGE_BYTES, type Panel, type ShownFace, saidSchema } from './messages.ts';
 import { panelOf } from './panelOf.ts';
+import { panelParts, panelWith, showsParts } from './parts.ts';
 import { RemoteClock } from './remoteClock.ts';
 import { SHOWS_NOTHING, showsAfter, showsChanged, showsOf } from './showsOf.ts';
 
@@ -75,11 +76,44 @@ test('every panel of the demo, and all it shows, is a message', () => {
   const compiled = compile(setup);
   for (const device of setup.devices) {
     const panel = panelOf(device);
-    expect(heardSchema.safeParse({ kind: 'panel', panel }).success).toBe(true);
+    expect(heardSchema.safeParse({ kind: 'panel', panel, more: false }).success).toBe(true);
     const shows = showsOf(compiled, INITIAL_STATE, device);
     const message = { kind: 'shows', remote: DESK, device: device.id, shows };
     expect(saidSchema.safeParse(JSON.parse(JSON.stringify(message))).error?.issues ?? []).toEqual([]);
   }
+});
+
+test('the largest device, with the longest words, goes over in messages that are small enough', () => {
+  const [device] = demoSetup().devices;
+  const [control] = device?.controls ?? [];
+  if (!device || !control) throw new Error('The demo has devices with controls.');
+  const ids = Array.from({ length: 400 }, (_, i) => `control-${'x'.repeat(30)}-${i}`);
+  const large = {
+    ...device,
+    controls: ids.map((id) => ({ ...control, id, name: 'ש'.repeat(80) })),
+  };
+  const panel = panelOf(large);
+  const parts = panelParts(panel);
+  const face: ShownFace = {
+    label: 'ש'.repeat(40),
+    icon: 'play',
+    colour: 'teal',
+    picture: null,
+    does: '“'.repeat(250),
+    on: false,
+    queued: 0,
+  };
+  const shows = {
+    ...SHOWS_NOTHING,
+    faces: Object.fromEntries(ids.map((id) => [id, face])),
+    values: Object.fromEntries(ids.map((id) => [id, 0.123456789012])),
+    down: ids,
+  };
+  const told = showsParts(shows);
+  const bytes = (part: unknown) => Buffer.byteLength(JSON.stringify(part)) + 200;
+  expect(Math.max(...[...parts, ...told].map(bytes))).toBeLessThan(MOST_MESSAGE_BYTES);
+  expect(parts.reduce<Panel | null>(panelWith, null)).toEqual(panel);
+  expect(told.reduce(showsAfter, SHOWS_NOTHING)).toEqual(shows);
 });
 
 test.each([

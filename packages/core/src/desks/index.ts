@@ -18,5 +18,6 @@ export {
   saidSchema,
 } from './messages.ts';
 export { panelOf } from './panelOf.ts';
+export { panelParts, panelWith, showsParts } from './parts.ts';
 export { RemoteClock } from './remoteClock.ts';
 export { SHOWS_NOTHING, showsAfter, showsChanged, showsOf } from './showsOf.ts';

@@ -99,7 +99,8 @@ export const saidSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('here'), desk: deskSchema }),
   /** It is none any more. */
   z.strictObject({ kind: z.literal('away') }),
-  z.strictObject({ kind: z.literal('panel'), remote, panel: panelSchema }),
+  /** More of its controls may follow: in parts, so that each message is small. */
+  z.strictObject({ kind: z.literal('panel'), remote, panel: panelSchema, more: z.boolean() }),
   z.strictObject({ kind: z.literal('shows'), remote, device: idSchema, shows: showsSchema }),
   z.strictObject({ kind: z.literal('done'), remote, seq }),
   /** It takes part at a desk; null: the one that was used last. Where there is none, as soon as there is. */
@@ -125,7 +126,7 @@ export const heardSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('joined'), desk: deskSchema }),
   /** The desk went, or there is none; it is joined again as soon as there is one. */
   z.object({ kind: z.literal('gone') }),
-  z.object({ kind: z.literal('panel'), panel: panelSchema }),
+  z.object({ kind: z.literal('panel'), panel: panelSchema, more: z.boolean() }),
   z.object({ kind: z.literal('shows'), device: idSchema, shows: showsSchema }),
   z.object({ kind: z.literal('done'), seq }),
   z.object({ kind: z.literal('hello'), version: z.number() }),

@@ -1,4 +1,4 @@
-import { type Carrier, Session } from '@nimble-lever/session';
+import { type Carrier, type Clock, Session } from '@nimble-lever/session';
 import type { UnknownAction } from '@reduxjs/toolkit';
 import { frontDecided, stepped } from './engineSlice.ts';
 import { pageClock } from './pageClock.ts';
@@ -8,6 +8,8 @@ export interface EngineHost {
   readonly session: Session;
   /** Puts a desk in place of the one there is; the answer puts that one back. */
   readonly install: (desk: Carrier) => () => void;
+  /** Its clock, which goes on while the page is hidden. */
+  readonly clock: Clock;
 }
 
 /** Carries nothing: outside Rehearse there is no desk that could take strokes. */
@@ -38,5 +40,5 @@ export function startSession(dispatch: (action: UnknownAction) => void): EngineH
       if (desk === next) desk = before;
     };
   };
-  return { session, install };
+  return { session, install, clock };
 }

@@ -8,7 +8,10 @@ interface Listeners {
   readonly onBehind: () => void;
   /** The server is of another version than this page. */
   readonly onOutdated: () => void;
-  readonly onOpen: () => void;
+  /** It is open, and this sends on it. */
+  readonly onOpen: (send: (text: string) => void) => void;
+  /** What is no edit; says whether somebody took it. */
+  readonly onOther: (message: unknown) => boolean;
   readonly onLost: () => void;
 }
 
@@ -24,7 +27,7 @@ export class LiveConnection {
     const scheme = location.protocol === 'https:' ? 'wss' : 'ws';
     const socket = new WebSocket(`${scheme}://${location.host}/api/live?setUp=${setUp}&after=${after}`);
     this.#socket = socket;
-    socket.onopen = () => this.listeners.onOpen();
+    socket.onopen = () => this.listeners.onOpen((text) => socket.send(text));
     socket.onmessage = ({ data }) => this.#heard(String(data));
     socket.onclose = () => {
       // An older connection that closes late says nothing about this one.
@@ -35,10 +38,11 @@ export class LiveConnection {
   }
 
   #heard(text: string): void {
-    const message = liveMessageSchema.safeParse(readJson(text)).data;
+    const json = readJson(text);
+    const message = liveMessageSchema.safeParse(json).data;
+    if (message) this.#take(message);
     // Words of another version are no loss: what was missed is read with the set-up.
-    if (!message) this.listeners.onBehind();
-    else this.#take(message);
+    else if (!this.listeners.onOther(json)) this.listeners.onBehind();
   }
 
   #take(message: z.infer<typeof liveMessageSchema>): void {

@@ -7,6 +7,7 @@ import { readAuthor } from './author.ts';
 import { nextBatch } from './batch.ts';
 import { keepEntries, takeKeptEntries } from './keptEntries.ts';
 import { LiveConnection } from './live.ts';
+import { LiveLine } from './liveLine.ts';
 import { holdPage, openPages } from './openPages.ts';
 import {
   asideChanged,
@@ -31,8 +32,10 @@ const TRIES = 3;
  * Keeps the store and the server in step: reads the set-up, sends what waits, takes in what others did, and tries
  * again, for as long as it takes, when the server is away. What the server cannot save is set aside, so that nothing
  * blocks what was made after it.
+ *
+ * @param line is told of the live connection, for whoever else uses it
  */
-export function keepInStep(store: Store<{ setup: SetupState }>): void {
+export function keepInStep(store: Store<{ setup: SetupState }>, line = new LiveLine()): void {
   const page = crypto.randomUUID();
   let sending = false;
   let loading = false;
@@ -49,10 +52,15 @@ export function keepInStep(store: Store<{ setup: SetupState }>): void {
     onEdits: (entries) => store.dispatch(entriesReceived(entries)),
     onBehind: () => store.dispatch(leftBehind()),
     onOutdated: () => store.dispatch(outdatedFound()),
-    onOpen: () => {
+    onOpen: (send) => {
       failures = 0;
+      line.opened(send);
     },
-    onLost: () => later(),
+    onOther: (message) => line.heard(message),
+    onLost: () => {
+      line.lost();
+      later();
+    },
   });
 
   const later = () => {

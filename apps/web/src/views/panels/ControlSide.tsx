@@ -25,7 +25,7 @@ import { SentFields } from '../../editors/SentFields.tsx';
 import { useSlotEdits } from '../../editors/useSlotEdits.ts';
 import { ChoiceField } from '../../pieces/ChoiceField.tsx';
 import type { ControlFace } from '../../pieces/controlFace.ts';
-import { faceParts } from '../../pieces/FaceMark.tsx';
+import { faceParts } from '../../pieces/faceParts.ts';
 import type { PageFace } from './pageFaces.ts';
 import { WORDS } from './words.ts';
 

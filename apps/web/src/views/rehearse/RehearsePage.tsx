@@ -1,12 +1,14 @@
 import { styled } from '@mui/material/styles';
 import { type ComponentType, useEffect, useMemo, useRef, useState } from 'react';
+import { useStore } from 'react-redux';
 import { useLocation } from 'react-router';
 import { feed } from '../../app/engine/feed.ts';
 import { keepThumbButtons } from '../../app/sources/pointerSources.ts';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { type RootState, useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { readAsked } from '../../practice/asked.ts';
 import { DeskPointer } from '../../practice/DeskPointer.tsx';
 import { DeskStrip } from '../../practice/DeskStrip.tsx';
+import { hostDesk } from '../../practice/deskHost.ts';
 import { DESK_WINDOWS, selectDesk } from '../../practice/deskSlice.ts';
 import { commandWindows, raiseWindow } from '../../practice/frontWindow.ts';
 import { OtherDesk } from '../../practice/OtherDesk.tsx';
@@ -79,9 +81,15 @@ export function RehearsePage() {
 
   const { state: led } = useLocation();
   const asked = useMemo(() => readAsked(led), [led]);
+  const store = useStore<RootState>();
   useEffect(() => {
-    return dispatch(enterPracticeDesk());
-  }, [dispatch]);
+    const leave = dispatch(enterPracticeDesk());
+    const away = dispatch(hostDesk(store));
+    return () => {
+      away();
+      leave();
+    };
+  }, [dispatch, store]);
   useEffect(() => {
     if (asked?.program) dispatch(raiseWindow(asked.program));
   }, [dispatch, asked]);

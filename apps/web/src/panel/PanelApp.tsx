@@ -1,0 +1,139 @@
+import {
+  type AllShown,
+  type Heard,
+  type Panel,
+  panelWith,
+  SHOWS_NOTHING,
+  showsAfter,
+} from '@nimble-lever/core/desks';
+import { useEffect, useRef, useState } from 'react';
+import { PanelDrawing } from './PanelDrawing.tsx';
+import { PanelLine } from './panelLine.ts';
+import { useAwake } from './useAwake.ts';
+import { WORDS } from './words.ts';
+
+/** How long the sign that a press was carried out stays: milliseconds. */
+const DONE_MS = 260;
+
+/** How the panel stands to its desk. */
+type Link =
+  | { readonly kind: 'connecting' | 'no-desk' }
+  | { readonly kind: 'joined'; readonly desk: string }
+  | { readonly kind: 'lost'; readonly since: number };
+
+/** A panel in use: nothing but the panel, and a line about the desk while there is none. */
+export function PanelApp({ device }: { readonly device: string }) {
+  const [link, setLink] = useState<Link>({ kind: 'connecting' });
+  const [panel, setPanel] = useState<Panel | null>(null);
+  const [shows, setShows] = useState<AllShown>(SHOWS_NOTHING);
+  const [done, setDone] = useState<ReadonlySet<string>>(new Set());
+  const line = useRef<PanelLine | null>(null);
+  /** Which control each press that was sent is of. */
+  const sent = useRef(new Map<number, string>());
+  useAwake();
+  useEffect(() => {
+    const flash = (control: string) => {
+      setDone((before) => new Set(before).add(control));
+      setTimeout(() => setDone((before) => new Set([...before].filter((each) => each !== control))), DONE_MS);
+    };
+    let parts: Panel | null = null;
+    const take = (message: Heard) => {
+      switch (message.kind) {
+        case 'joined':
+          parts = null;
+          setShows(SHOWS_NOTHING);
+          return setLink({ kind: 'joined', desk: message.desk.name });
+        case 'gone':
+          sent.current.clear();
+          return setLink({ kind: 'no-desk' });
+        case 'panel':
+          parts = panelWith(parts, message.panel);
+          if (message.more) return;
+          setPanel(parts);
+          parts = null;
+          return;
+        case 'shows':
+          return setShows((before) => showsAfter(before, message.shows));
+        case 'done': {
+          const control = sent.current.get(message.seq);
+          sent.current.delete(message.seq);
+          return control === undefined ? undefined : flash(control);
+        }
+        case 'hello':
+        case 'refused':
+        case 'remote-joined':
+        case 'remote-left':
+        case 'remote-input':
+          return;
+      }
+    };
+    const own = new PanelLine(device, WORDS.remote, {
+      onHeard: take,
+      onLost: () => {
+        sent.current.clear();
+        setLink((before) => (before.kind === 'lost' ? before : { kind: 'lost', since: Date.now() }));
+      },
+    });
+    line.current = own;
+    own.open();
+    return () => own.close();
+  }, [device]);
+  return (
+    <>
+      {panel && (
+        <PanelDrawing
+          // Another desk, or the same one come back: nothing that was down is down any more.
+          key={link.kind === 'joined' ? link.desk : 'away'}
+          panel={panel}
+          shows={shows}
+          done={done}
+          onInput={(input) => {
+            if (link.kind !== 'joined') return;
+            const seq = line.current?.send(input) ?? null;
+            if (seq !== null && input.kind === 'down') sent.current.set(seq, input.control);
+          }}
+        />
+      )}
+      <Status link={link} shows={shows} />
+    </>
+  );
+}
+
+/** In a corner: the desk, what is in front and which page shows; in full while there is no desk. */
+function Status({ link, shows: { front, pages } }: { readonly link: Link; readonly shows: AllShown }) {
+  const [now, setNow] = useState(Date.now());
+  const isLost = link.kind === 'lost';
+  useEffect(() => {
+    if (!isLost) return;
+    const timer = setInterval(() => setNow(Date.now()), 1000);
+    return () => clearInterval(timer);
+  }, [isLost]);
+  switch (link.kind) {
+    case 'connecting':
+      return (
+        <p role="status" className="away">
+          {WORDS.connecting}
+        </p>
+      );
+    case 'no-desk':
+      return (
+        <p role="status" className="away">
+          {WORDS.noDesk}
+        </p>
+      );
+    case 'lost':
+      return (
+        <p role="status" className="away">
+          {WORDS.lost(Math.max(0, Math.round((now - link.since) / 1000)))}
+        </p>
+      );
+    case 'joined':
+      return (
+        <p role="status" className="there">
+          {[front && WORDS.inFront(front), WORDS.pages(pages), WORDS.onDesk(link.desk)]
+            .filter(Boolean)
+            .join(' · ')}
+        </p>
+      );
+  }
+}

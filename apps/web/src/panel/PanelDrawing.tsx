@@ -1,0 +1,78 @@
+import type { AllShown, Input, Panel } from '@nimble-lever/core/desks';
+import { type Control, controlOf } from '@nimble-lever/core/devices';
+import { useMemo, useState } from 'react';
+import { ControlMark } from '../pieces/ControlMark.tsx';
+import { ShapeMark } from '../pieces/ShapeMark.tsx';
+import { PanelFace } from './PanelFace.tsx';
+import { WORDS } from './words.ts';
+
+interface Props {
+  readonly panel: Panel;
+  readonly shows: AllShown;
+  /** Controls whose press was just carried out. */
+  readonly done: ReadonlySet<string>;
+  readonly onInput: (input: Input) => void;
+}
+
+/** The panel as it is drawn and pressed: what the hand does shows at once, whatever the network does. */
+export function PanelDrawing({ panel, shows, done, onInput }: Props) {
+  const { id: device, width, height, body, distance } = panel;
+  const controls = useMemo(() => panel.controls.map((control) => controlOf(control)), [panel]);
+  const [pressed, setPressed] = useState<ReadonlySet<string>>(new Set());
+  const [places, setPlaces] = useState<Readonly<Record<string, number>>>({});
+  const [angles, setAngles] = useState<Readonly<Record<string, number>>>({});
+  const press = ({ id: control }: Control, kind: 'down' | 'up') => {
+    onInput({ kind, device, control });
+    setPressed((before) => {
+      const next = new Set(before);
+      if (kind === 'down') next.add(control);
+      else next.delete(control);
+      return next;
+    });
+    if (kind === 'down') navigator.vibrate?.(8);
+  };
+  return (
+    // biome-ignore lint/a11y/useSemanticElements: SVG has no group of controls of its own.
+    <svg viewBox={`0 0 ${width} ${height}`} role="group" aria-label={panel.name}>
+      {body.map((shape, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: the outline never changes order.
+        <ShapeMark key={i} shape={shape} className="body" />
+      ))}
+      {controls.map((control) => {
+        const { id, name, rotor, shape } = control;
+        const face = shows.faces[id];
+        const state = face
+          ? `${face.on ? WORDS.on : ''}${face.queued > 0 ? WORDS.waiting(face.queued) : ''}`
+          : '';
+        const isDown = pressed.has(id) || shows.down.includes(id);
+        return (
+          <g key={id} className={`${done.has(id) ? 'done' : ''} ${face || !control.canPress ? '' : 'empty'}`}>
+            <ControlMark
+              control={control}
+              label={face ? `${name}, ${face.label ?? face.does}${state}` : name}
+              lit={isDown}
+              selected={false}
+              reachable
+              onReached={() => undefined}
+              angle={angles[id] ?? 0}
+              value={places[id] ?? shows.values[id] ?? 0}
+              face={face ? <PanelFace shape={shape} face={face} distance={distance} /> : null}
+              onDown={(each) => press(each, 'down')}
+              onUp={(each) => press(each, 'up')}
+              onTurn={(_each, unit, amount) => {
+                const detent = rotor?.kind === 'detented' ? rotor.detentDegrees : 1;
+                const degrees = unit === 'detents' ? amount * detent : amount;
+                setAngles((before) => ({ ...before, [id]: (before[id] ?? 0) + degrees }));
+                onInput({ kind: 'turn', device, control: id, unit, amount });
+              }}
+              onPosition={(_each, value) => {
+                setPlaces((before) => ({ ...before, [id]: value }));
+                onInput({ kind: 'position', device, control: id, value });
+              }}
+            />
+          </g>
+        );
+      })}
+    </svg>
+  );
+}

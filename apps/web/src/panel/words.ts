@@ -1,0 +1,15 @@
+/** The words of a panel in use. */
+export const WORDS = {
+  remote: 'Panel in a browser',
+  connecting: 'Looking for the desk…',
+  noDesk: 'No desk is there. Open Rehearse on the computer; this panel joins by itself.',
+  lost: (seconds: number) =>
+    `The server does not answer, for ${seconds} s. This panel joins again by itself.`,
+  noDevice: 'There is no such device. Open this panel from its set-up.',
+  onDesk: (desk: string) => `at ${desk}`,
+  fullScreen: 'Full screen',
+  inFront: (program: string) => `${program} in front`,
+  pages: (names: readonly string[]) => names.join(' › '),
+  on: ', on',
+  waiting: (count: number) => `, ${count} waiting`,
+} as const;

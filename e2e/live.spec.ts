@@ -1,0 +1,86 @@
+import { openTablet } from './support/tablet.ts';
+import { control, expect, expectAccessible, open, rehearsing, test } from './support/test.ts';
+
+test('a press on a tablet is obeyed in the other browser; its page and faces follow the program in front', async ({
+  app,
+  quietPage: page,
+  browser,
+}) => {
+  await open(page, app.address, 'rehearse');
+  await rehearsing(page);
+  const tablet = await openTablet(browser, app.address, 'six-pad');
+  await expect(page.getByText('Six pad joined')).toBeVisible();
+  const key = (name: string) => tablet.page.getByRole('button', { name: new RegExp(`^${name}`) });
+  await expect(tablet.page.getByText(/Larkframe in front/)).toBeVisible();
+  await key('Key 6, Shot').tap();
+  await expect(tablet.page.getByText(/Shot/).first()).toBeVisible();
+  await key('Key 3, Onion').tap();
+  await expect(page.getByText('Onion skin on')).toBeVisible();
+  const account = page.getByRole('complementary', { name: 'What happened' });
+  await expect(account.getByRole('listitem').first()).toContainText('Six pad');
+  for (const colorScheme of ['dark', 'light'] as const) {
+    await tablet.page.emulateMedia({ colorScheme });
+    await expectAccessible(tablet.page);
+  }
+  // Another program in front: its own folder is offered, and what was open closes.
+  await page.getByRole('button', { name: 'Brindle', exact: true }).click();
+  await expect(key('Key 6, Puppet')).toBeVisible();
+  // The page at the desk is left: the tablet says so, and joins again by itself.
+  await page.getByRole('link', { name: 'Board' }).click();
+  await expect(tablet.page.getByText(/No desk is there/)).toBeVisible();
+  await page.getByRole('link', { name: 'Rehearse' }).click();
+  await expect(tablet.page.getByText(/in front/)).toBeVisible();
+  await tablet.context.close();
+  await expect(page.getByText('Six pad joined')).toHaveCount(0);
+});
+
+test('two fingers at once hold two keys; a tablet that goes leaves nothing down', async ({
+  app,
+  quietPage: page,
+  browser,
+}) => {
+  await open(page, app.address, 'rehearse');
+  await rehearsing(page);
+  const tablet = await openTablet(browser, app.address, 'pen-tablet');
+  const held = page.getByRole('region', { name: 'Held now' });
+  const side = (number: number) => tablet.page.locator(`[data-control=side-${number}]`);
+  await expect(side(1)).toBeVisible();
+  await tablet.press(1, side(1));
+  await tablet.press(2, side(2));
+  await expect(held).toContainText('Shift');
+  await expect(held).toContainText('Ctrl');
+  await tablet.lift(1);
+  await expect(held).not.toContainText('Shift');
+  await expect(held).toContainText('Ctrl');
+  await tablet.page.close();
+  await expect(held).toContainText('Nothing');
+  await tablet.context.close();
+});
+
+test('the server goes with a key held: it comes up, and what is pressed meanwhile is never sent', async ({
+  app,
+  page,
+  browser,
+}) => {
+  await open(page, app.address, 'rehearse');
+  await rehearsing(page);
+  const tablet = await openTablet(browser, app.address, 'pen-tablet');
+  const held = page.getByRole('region', { name: 'Held now' });
+  const side = (number: number) => tablet.page.locator(`[data-control=side-${number}]`);
+  await expect(page.getByText('Pen tablet joined')).toBeVisible();
+  await tablet.press(1, side(1));
+  await expect(held).toContainText('Shift');
+  await app.kill();
+  await expect(held).toContainText('Nothing');
+  await expect(tablet.page.getByText(/does not answer, for \d+ s/)).toBeVisible();
+  await tablet.lift(1);
+  await side(2).tap();
+  await app.restart();
+  await expect(page.getByText('Pen tablet joined')).toBeVisible({ timeout: 20_000 });
+  const account = page.getByRole('complementary', { name: 'What happened' });
+  await expect(account).not.toContainText('Ctrl');
+  await side(2).tap();
+  await expect(account).toContainText('Ctrl');
+  await expect(control(page, 'Pen tablet', 'Side key 2')).toHaveCount(0);
+  await tablet.context.close();
+});
