@@ -17,6 +17,7 @@ const ALL_OF_CORE = core(
   'words',
   'programs',
   'pages',
+  'panels',
   'desks',
 );
 const PAGE = ['react', 'react-dom', 'react-redux', 'react-router', '@mui', '@reduxjs', 'lucide-react', 'zod'];
@@ -51,6 +52,7 @@ export const ROOMS = [
     ['htmlparser2', 'papaparse', 'zod'],
   ],
   [core('pages')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve')], []],
+  [core('panels')[0], [ROOT_FILES, ...core('devices', 'drawing', 'setup', 'pages')], []],
   [
     core('desks')[0],
     [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve', 'engine', 'words')],

@@ -2,14 +2,9 @@ import { createHash, randomUUID } from 'node:crypto';
 import { request } from 'node:http';
 import { connect } from 'node:net';
 import path from 'node:path';
+import { MOST_PICTURE_BYTES, pictureOnFace, pictureSchema } from '@nimble-lever/core/devices';
 import { readSetupDocument } from '@nimble-lever/core/formats';
-import {
-  historySchema,
-  MOST_PICTURE_BYTES,
-  pictureOnFace,
-  pictureSchema,
-  storedSchema,
-} from '@nimble-lever/core/setup';
+import { historySchema, storedSchema } from '@nimble-lever/core/setup';
 import { pino } from 'pino';
 import sharp from 'sharp';
 import { WebSocket } from 'ws';

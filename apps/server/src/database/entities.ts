@@ -149,6 +149,7 @@ export const DeviceEntity = new EntitySchema<DeviceRow>({
     model: nullableText,
     battery: { type: 'boolean' },
     memory: { type: 'jsonb', nullable: true },
+    panel: { type: 'jsonb', nullable: true },
   },
 });
 /**
@@ -210,6 +211,8 @@ export const PageEntity = new EntitySchema<PageRow>({
     face: { type: 'jsonb', nullable: true },
     showsThrough: { name: 'shows_through', type: 'boolean' },
     follows: { type: 'boolean' },
+    grid: { type: 'jsonb', nullable: true },
+    picture: { type: 'jsonb', nullable: true },
   },
 });
 /** Profiles without their bindings, which are rows of their own. */

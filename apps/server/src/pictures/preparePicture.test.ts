@@ -34,6 +34,14 @@ test.each([
     1024,
     512,
   ],
+  // A4 in millimetres, as drawing programs say it (CSS Values 4, 6.2: 1mm = 96px/25.4).
+  [
+    'a drawing in millimetres',
+    async () => svg('', 'width="210mm" height="297mm" viewBox="0 0 210 297"'),
+    724,
+    1024,
+  ],
+  ['a drawing of millimetres so small', async () => svg('', 'width="4mm" height="2mm"'), 1024, 512],
   ['a huge drawing', async () => svg('', 'width="100000" height="50000"'), 1024, 512],
 ])('%s is kept as WebP by its content', async (_name, make, width, height) => {
   const kept = await preparePicture(await make());

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { PICTURE_SIDE } from '@nimble-lever/core/setup';
+import { PICTURE_SIDES, type PictureUse } from '@nimble-lever/core/devices';
 import sharp, { type Sharp } from 'sharp';
 import { Problem } from '../problem/problem.ts';
 import type { KeptPicture } from '../store/pictureStore.ts';
@@ -25,15 +25,16 @@ sharp.concurrency(1);
  * becomes pixels, so that nothing in it is ever read by a browser; what a camera noted of place and time is left out.
  * Throws a `Problem` where it is no picture.
  */
-export async function preparePicture(given: Uint8Array): Promise<KeptPicture> {
+export async function preparePicture(given: Uint8Array, use: PictureUse = 'face'): Promise<KeptPicture> {
+  const side = PICTURE_SIDES[use];
   const kind = pictureKind(given);
   if (kind === null) throw refused(given.length === 0 ? 'The file is empty.' : NOT_A_PICTURE);
-  const density = kind === 'svg' ? await drawingDensity(given) : DENSITY.usual;
+  const density = kind === 'svg' ? await drawingDensity(given, side) : DENSITY.usual;
   const made = await decoded(
     read(given, density)
       .autoOrient()
       .toColourspace('srgb')
-      .resize({ width: PICTURE_SIDE, height: PICTURE_SIDE, fit: 'inside', withoutEnlargement: true })
+      .resize({ width: side, height: side, fit: 'inside', withoutEnlargement: true })
       .webp({ quality: 90, smartSubsample: true })
       .timeout({ seconds: LONGEST })
       .toBuffer({ resolveWithObject: true }),
@@ -48,13 +49,21 @@ function read(given: Uint8Array, density: number): Sharp {
 }
 
 /** So dense that a drawing's longer side comes to the pixels that are kept. */
-async function drawingDensity(given: Uint8Array): Promise<number> {
-  // Its size is only read here, nothing is drawn.
-  const { width, height } = await decoded(
-    sharp(given, { limitInputPixels: false, density: DENSITY.usual }).metadata(),
-  );
-  const fits = (DENSITY.usual * PICTURE_SIDE) / Math.max(width, height, 1);
-  return Math.min(DENSITY.most, Math.max(DENSITY.least, fits));
+async function drawingDensity(given: Uint8Array, side: number): Promise<number> {
+  const fits = (value: number) => Math.min(DENSITY.most, Math.max(DENSITY.least, value));
+  const usual = await drawnSide(given, DENSITY.usual);
+  const wanted = side / usual;
+  const first = fits(DENSITY.usual * wanted);
+  const reached = (await drawnSide(given, first)) / usual;
+  // One whose size is said in millimetres grows by the density twice over: as a unit, and as it is drawn.
+  const grows = reached === 1 ? 1 : Math.log(reached) / Math.log(first / DENSITY.usual);
+  return fits(DENSITY.usual * wanted ** (1 / Math.max(1, grows)));
+}
+
+/** The longer side of a drawing at a density: pixels. Only its size is read, nothing is drawn. */
+async function drawnSide(given: Uint8Array, density: number): Promise<number> {
+  const { width, height } = await decoded(sharp(given, { limitInputPixels: false, density }).metadata());
+  return Math.max(width, height, 1);
 }
 
 /** What the library says of a file that it cannot read is told in our words. */

@@ -1,14 +1,12 @@
+import { MOST_PICTURE_BYTES, PICTURE_USES, pictureIdSchema, pictureSchema } from '@nimble-lever/core/devices';
 import { setupDocumentSchema } from '@nimble-lever/core/formats';
 import {
   appendAnswerSchema,
   appendSchema,
   entrySchema,
   historySchema,
-  MOST_PICTURE_BYTES,
   MOST_REQUEST_BYTES,
   newsEntrySchema,
-  pictureIdSchema,
-  pictureSchema,
   problemSchema,
   revisionSchema,
   setUpListSchema,
@@ -177,8 +175,10 @@ export const OPERATIONS: readonly Operation[] = [
     method: 'post',
     path: '/api/pictures',
     id: 'addPicture',
-    does: 'Keeps a picture for faces: PNG, JPEG, WebP or SVG. The same one is kept once.',
-    parameters: [],
+    does: 'Keeps a picture for faces and pages: PNG, JPEG, WebP or SVG. The same one is kept once.',
+    parameters: [
+      { name: 'use', in: 'query', what: 'Where it is seen.', schema: z.enum(PICTURE_USES).default('face') },
+    ],
     body: 'image/*',
     answer: 'Picture',
     problems: {

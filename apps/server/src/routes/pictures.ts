@@ -1,4 +1,4 @@
-import { MOST_PICTURE_BYTES } from '@nimble-lever/core/setup';
+import { MOST_PICTURE_BYTES } from '@nimble-lever/core/devices';
 import express, { Router } from 'express';
 import type { StoreClient } from '../worker/storeClient.ts';
 import { send, sentBytes } from './send.ts';
@@ -12,7 +12,10 @@ export function pictureRoutes(store: StoreClient): Router {
     send(response, await store.ask({ kind: 'picture', id }));
   });
   router.post('/', body, async (request, response) => {
-    send(response, await store.ask({ kind: 'add-picture', body: sentBytes(request.body) }));
+    send(
+      response,
+      await store.ask({ kind: 'add-picture', body: sentBytes(request.body), query: request.query }),
+    );
   });
   return router;
 }

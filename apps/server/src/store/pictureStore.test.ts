@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { demoSetup, pictureOnFace } from '@nimble-lever/core/setup';
+import { pictureOnFace } from '@nimble-lever/core/devices';
+import { demoSetup } from '@nimble-lever/core/setup';
 import { pino } from 'pino';
 import { openDatabase } from '../database/dataSource.ts';
 import { newDatabase } from '../testing/database.ts';

@@ -67,6 +67,10 @@ export class PictureStore {
 const NAMED = `
   SELECT face->'picture'->>'id' AS id FROM bindings WHERE jsonb_typeof(face->'picture') = 'object'
   UNION SELECT face->'picture'->>'id' FROM pages WHERE jsonb_typeof(face->'picture') = 'object'
+  UNION SELECT picture->>'id' FROM pages WHERE jsonb_typeof(picture) = 'object'
+  UNION SELECT panel->'picture'->>'id' FROM devices WHERE jsonb_typeof(panel->'picture') = 'object'
+  UNION SELECT control->'cell'->'picture'->>'id' FROM devices, jsonb_array_elements(controls) AS control
+    WHERE jsonb_typeof(control->'cell'->'picture') = 'object'
   UNION SELECT found[1] FROM (
     SELECT edit::text || inverse::text AS text FROM edits
     WHERE edit::text LIKE '%picture": {%' OR inverse::text LIKE '%picture": {%'

@@ -18,7 +18,7 @@ export async function answerTo({ store, pictures }: Kept, ask: Ask): Promise<Omi
     case 'picture':
       return { holds: 'picture', body: await pictureBytes(pictures, ask.id) };
     case 'add-picture':
-      return { holds: 'json', body: encoder.encode(await addPicture(pictures, ask.body)) };
+      return { holds: 'json', body: encoder.encode(await addPicture(pictures, ask.body, ask.query)) };
     case 'set-up-file':
       return { holds: 'file', body: encoder.encode(await setUpFile(store, pictures, ask.id)) };
     case 'health':

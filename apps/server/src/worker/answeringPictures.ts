@@ -1,9 +1,12 @@
+import { PICTURE_USES, pictureIdSchema } from '@nimble-lever/core/devices';
 import { writeSetupDocument } from '@nimble-lever/core/formats';
-import { pictureIdSchema, picturesIn } from '@nimble-lever/core/setup';
+import { picturesIn } from '@nimble-lever/core/setup';
+import { z } from 'zod';
 import { preparePicture } from '../pictures/preparePicture.ts';
 import { Problem, readInput } from '../problem/problem.ts';
 import type { KeptPicture, PictureStore } from '../store/pictureStore.ts';
 import type { SetupStore } from '../store/setupStore.ts';
+import type { Query } from './messages.ts';
 import { unknownSetUp } from './unknownSetUp.ts';
 
 /** The bytes of a picture. */
@@ -13,12 +16,16 @@ export async function pictureBytes(pictures: PictureStore, id: string): Promise<
   return bytes;
 }
 
+/** Where the picture is seen; on a face where it is not said. */
+export const addQuerySchema = z.strictObject({ use: z.enum(PICTURE_USES).default('face') });
+
 /** One at a time: a large one takes its memory. */
 let last: Promise<unknown> = Promise.resolve();
 
 /** Keeps a picture that was sent, as it came; answers how a face names it. */
-export async function addPicture(pictures: PictureStore, sent: Uint8Array): Promise<string> {
-  const prepared: Promise<KeptPicture> = last.then(() => preparePicture(sent));
+export async function addPicture(pictures: PictureStore, sent: Uint8Array, query: Query): Promise<string> {
+  const { use } = readInput(addQuerySchema, query);
+  const prepared: Promise<KeptPicture> = last.then(() => preparePicture(sent, use));
   last = prepared.catch(() => undefined);
   const { id, width, height, bytes } = await prepared;
   await pictures.add({ id, width, height, bytes });

@@ -9,7 +9,7 @@ export type Ask =
   | { readonly kind: 'missed'; readonly id: string; readonly after: number }
   | { readonly kind: 'set-up-file'; readonly id: string }
   | { readonly kind: 'picture'; readonly id: string }
-  | { readonly kind: 'add-picture'; readonly body: Uint8Array };
+  | { readonly kind: 'add-picture'; readonly body: Uint8Array; readonly query: Query };
 
 /** A request's query as it came. */
 export type Query = Readonly<Record<string, unknown>>;

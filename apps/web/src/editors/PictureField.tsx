@@ -1,7 +1,8 @@
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import { styled } from '@mui/material/styles';
-import type { Face, FacePicture } from '@nimble-lever/core/setup';
+import type { FacePicture } from '@nimble-lever/core/devices';
+import type { Face } from '@nimble-lever/core/setup';
 import { Image, X } from 'lucide-react';
 import { lazy, Suspense, useRef, useState } from 'react';
 import type { PictureTaking } from './usePictureTaking.ts';

@@ -1,4 +1,5 @@
-import { type Face, pictureOnFace } from '@nimble-lever/core/setup';
+import { type PictureUse, pictureOnFace } from '@nimble-lever/core/devices';
+import type { Face } from '@nimble-lever/core/setup';
 import { type ClipboardEvent, type DragEvent, useRef, useState } from 'react';
 import { sendPicture } from '../app/setup/sendPicture.ts';
 import { WORDS } from './words.ts';
@@ -16,8 +17,9 @@ export function hasFiles({ dataTransfer }: DragEvent): boolean {
  * for, whatever is selected by then.
  *
  * @param target gives what sets the face that is edited now
+ * @param shown where it is seen, by which it is kept as large as it needs to be
  */
-export function usePictureTaking(target: () => SetFace, disabled: boolean) {
+export function usePictureTaking(target: () => SetFace, disabled: boolean, shown: PictureUse = 'face') {
   const [going, setGoing] = useState<string | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
   const [over, setOver] = useState(false);
@@ -30,7 +32,7 @@ export function usePictureTaking(target: () => SetFace, disabled: boolean) {
     const name = file.name || WORDS.pastedPicture;
     setWrong(null);
     setGoing(name);
-    const outcome = await sendPicture(file, own.signal);
+    const outcome = await sendPicture(file, own.signal, shown);
     if (sending.current !== own) return;
     sending.current = null;
     setGoing(null);

@@ -2,6 +2,7 @@ import type { AllShown, Input, Panel } from '@nimble-lever/core/desks';
 import { type Control, controlOf } from '@nimble-lever/core/devices';
 import { useMemo, useState } from 'react';
 import { ControlMark } from '../pieces/ControlMark.tsx';
+import { PanelBackground } from '../pieces/PanelBackground.tsx';
 import { ShapeMark } from '../pieces/ShapeMark.tsx';
 import { PanelFace } from './PanelFace.tsx';
 import { WORDS } from './words.ts';
@@ -16,7 +17,7 @@ interface Props {
 
 /** The panel as it is drawn and pressed: what the hand does shows at once, whatever the network does. */
 export function PanelDrawing({ panel, shows, done, onInput }: Props) {
-  const { id: device, width, height, body, distance } = panel;
+  const { id: device, width, height, body, distance, picture } = panel;
   const controls = useMemo(() => panel.controls.map((control) => controlOf(control)), [panel]);
   const [pressed, setPressed] = useState<ReadonlySet<string>>(new Set());
   const [places, setPlaces] = useState<Readonly<Record<string, number>>>({});
@@ -38,9 +39,10 @@ export function PanelDrawing({ panel, shows, done, onInput }: Props) {
         // biome-ignore lint/suspicious/noArrayIndexKey: the outline never changes order.
         <ShapeMark key={i} shape={shape} className="body" />
       ))}
+      <PanelBackground width={width} height={height} picture={picture} />
       {controls.map((control) => {
-        const { id, name, rotor, shape } = control;
-        const face = shows.faces[id];
+        const { id, name, rotor } = control;
+        const face = shows.faces[id] ?? undefined;
         const state = face
           ? `${face.on ? WORDS.on : ''}${face.queued > 0 ? WORDS.waiting(face.queued) : ''}`
           : '';
@@ -56,7 +58,11 @@ export function PanelDrawing({ panel, shows, done, onInput }: Props) {
               onReached={() => undefined}
               angle={angles[id] ?? 0}
               value={places[id] ?? shows.values[id] ?? 0}
-              face={face ? <PanelFace shape={shape} face={face} distance={distance} /> : null}
+              face={
+                face || isLookedAt(control) ? (
+                  <PanelFace control={control} face={face} distance={distance} />
+                ) : null
+              }
               onDown={(each) => press(each, 'down')}
               onUp={(each) => press(each, 'up')}
               onTurn={(_each, unit, amount) => {
@@ -75,4 +81,9 @@ export function PanelDrawing({ panel, shows, done, onInput }: Props) {
       })}
     </svg>
   );
+}
+
+/** Words and pictures, which nothing is bound to. */
+function isLookedAt({ kind }: Control): boolean {
+  return kind === 'words' || kind === 'picture';
 }

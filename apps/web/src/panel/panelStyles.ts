@@ -21,8 +21,12 @@ svg[role=group] { flex: 1; min-height: 0; width: 100%; display: block; touch-act
 .control .face { fill: var(--sheet); stroke: var(--line); }
 .control .cap { fill: var(--sunk); stroke: var(--soft); }
 .control .mark { fill: var(--ink); }
+.control .level { fill: var(--accent); fill-opacity: 0.18; }
+.control .bar { stroke: var(--sheet); stroke-width: 0.4; }
+.control .ticks { fill: none; stroke: var(--soft); stroke-width: 0.5; }
 .control .reach { fill: transparent; }
 .empty .face { fill: none; }
+.control.looked-at .face, .control.see-through .face { fill: transparent; stroke: none; }
 .control.lit .face { fill: var(--accentTint); stroke: var(--accent); stroke-width: 3; }
 .control.lit .words { filter: brightness(1.25); transform: scale(0.97); }
 .control:focus-visible .face { stroke: var(--accent); stroke-width: 3; }

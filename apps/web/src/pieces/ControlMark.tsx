@@ -1,8 +1,11 @@
-import type { Control } from '@nimble-lever/core/devices';
+import { type Control, triggersOf } from '@nimble-lever/core/devices';
 import { type KeyboardEvent, type PointerEvent, type ReactNode, useEffect, useRef } from 'react';
 import { isPlaced, placeAt, placeByKey } from './positionGestures.ts';
-import { angleBetween, centreOf, wheelTurn } from './rotorGestures.ts';
-import { ShapeMark, SliderMark } from './ShapeMark.tsx';
+import { alongStrip, angleBetween, centreOf, isStrip, wheelTurn } from './rotorGestures.ts';
+import { ShapeMark, SliderMark, StripMark } from './ShapeMark.tsx';
+
+/** How a finger can be done. */
+const ENDS = ['pointerup', 'pointercancel'] as const;
 
 /** What the hand does to a drawn control. Turns are signed: clockwise, or away from the person, is positive. */
 export interface DeviceHandlers {
@@ -71,6 +74,27 @@ export function ControlMark(props: MarkProps) {
     return () => node.removeEventListener('wheel', onWheel);
   }, [turns, away]);
 
+  // A page that is left takes its cells along, also one that is down: it comes up when the finger does.
+  const goes = useRef(onUp);
+  goes.current = onUp;
+  const own = useRef(control);
+  own.current = control;
+  useEffect(
+    () => () => {
+      const from = drag.current;
+      if (keyHeld.current) goes.current(own.current);
+      if (!from?.pressing) return;
+      const up = goes.current;
+      const end = ({ pointerId }: globalThis.PointerEvent) => {
+        if (pointerId !== from.pointer) return;
+        for (const each of ENDS) document.removeEventListener(each, end, true);
+        up(own.current);
+      };
+      for (const each of ENDS) document.addEventListener(each, end, true);
+    },
+    [],
+  );
+
   const onPointerDown = (event: PointerEvent<SVGGElement>) => {
     // Of several fingers on one control the first is the one that counts.
     if (event.button !== 0 || drag.current) return;
@@ -98,7 +122,9 @@ export function ControlMark(props: MarkProps) {
       return;
     }
     if (!control.rotor) return;
-    const degrees = angleBetween(centreOf(event.currentTarget), from, to);
+    const degrees = isStrip(control)
+      ? alongStrip(faceOf(event), from, to)
+      : angleBetween(centreOf(event.currentTarget), from, to);
     if (degrees === 0) return;
     drag.current = { ...from, ...to };
     onTurn(control, 'degrees', degrees);
@@ -146,14 +172,14 @@ export function ControlMark(props: MarkProps) {
   };
 
   return (
-    // biome-ignore lint/a11y/useSemanticElements: SVG has no button element.
+    // biome-ignore lint/a11y/noStaticElementInteractions: a button, or where nothing can be done with it a picture.
     <g
       ref={element}
-      role="button"
+      role={triggersOf(control).length > 0 ? 'button' : 'img'}
       tabIndex={props.reachable ? 0 : -1}
       aria-label={label}
       data-control={control.id}
-      className={`control${lit ? ' lit' : ''}${selected ? ' selected' : ''}`}
+      className={`control${lit ? ' lit' : ''}${selected ? ' selected' : ''}${looks(control)}`}
       onPointerDown={onPointerDown}
       onPointerMove={onPointerMove}
       onPointerUp={onPointerEnd}
@@ -172,6 +198,7 @@ export function ControlMark(props: MarkProps) {
         </g>
       )}
       {control.slider && <SliderMark shape={control.shape} value={value} />}
+      {isStrip(control) && <StripMark shape={control.shape} angle={angle} />}
       {control.cap?.kind === 'circle' && (
         <circle
           className="mark"
@@ -183,6 +210,12 @@ export function ControlMark(props: MarkProps) {
       )}
     </g>
   );
+}
+
+/** How a cell looks that is not drawn as a key. */
+function looks({ kind, cell }: Control): string {
+  if (kind === 'words' || kind === 'picture') return ' looked-at';
+  return cell?.seeThrough ? ' see-through' : '';
 }
 
 /** The drawn outline that a pointer is measured against. */

@@ -35,7 +35,11 @@ const Svg = styled('svg')(({ theme: { vars } }) => ({
   '& .control .face': { fill: vars?.palette.tokens.sheet, stroke: vars?.palette.text.primary },
   '& .control .cap': { fill: vars?.palette.tokens.sunk, stroke: vars?.palette.text.secondary },
   '& .control .mark': { fill: vars?.palette.text.primary, stroke: 'none' },
+  '& .control .level': { fill: vars?.palette.tokens.accent, fillOpacity: 0.16, stroke: 'none' },
+  '& .control .bar': { stroke: vars?.palette.tokens.sheet },
+  '& .control .ticks': { fill: 'none', stroke: vars?.palette.text.secondary },
   '& .control .reach': { fill: 'transparent', stroke: 'transparent' },
+  '& .control.looked-at .face, & .control.see-through .face': { fill: 'transparent', stroke: 'none' },
   '& .control:hover .face': { fill: vars?.palette.tokens.sunk },
   '& .control.selected .face': { strokeWidth: 2.5, stroke: vars?.palette.text.primary },
   '& .control.lit .face, & .control.lit .cap': {

@@ -1,4 +1,4 @@
-import type { FacePicture } from '@nimble-lever/core/setup';
+import type { FacePicture } from '@nimble-lever/core/devices';
 import { type CSSProperties, useState } from 'react';
 
 /** A picture that is still kept; null where there is none, or it could not be read. */

@@ -1,10 +1,10 @@
 import { styled } from '@mui/material/styles';
-import type { Shape } from '@nimble-lever/core/devices';
+import type { Cell, Shape } from '@nimble-lever/core/devices';
 import type { FaceState } from '@nimble-lever/core/engine';
 import type { Face } from '@nimble-lever/core/setup';
 import type { ControlFace } from './controlFace.ts';
 import { FaceImage, useShownPicture } from './FaceImage.tsx';
-import { faceParts, PADDING, WORDS_FROM } from './faceParts.ts';
+import { faceParts, PADDING, placeStyles, WORDS_FROM } from './faceParts.ts';
 import { useIcon } from './icons/useIcon.ts';
 
 /** Browsers place what is drawn in a drawing at whole units: a tenth of a millimetre here. */
@@ -78,6 +78,8 @@ const Words = styled('div')<{ ownerState: { colour: Face['colour']; soft: boolea
 
 interface Props {
   readonly shape: Shape;
+  /** Of a panel: where its words stand, and how high they are. */
+  readonly cell?: Cell | null;
   readonly face: ControlFace;
   /** From the eye: millimetres. */
   readonly distance: number;
@@ -86,7 +88,7 @@ interface Props {
   /** It comes from elsewhere: in grey. */
   readonly soft?: boolean;
   /** What it shows of what goes on; nothing where a device is not in use. */
-  readonly state?: FaceState;
+  readonly state?: FaceState | undefined;
 }
 
 /**
@@ -95,6 +97,7 @@ interface Props {
  */
 export function FaceMark({
   shape,
+  cell = null,
   face: { label, isLabelled, icon, colour, picture },
   distance,
   wordsFrom = WORDS_FROM,
@@ -104,13 +107,18 @@ export function FaceMark({
   const Icon = useIcon(icon);
   const { shown, onMissing } = useShownPicture(picture);
   const face = { label, isLabelled, icon: Icon ? icon : null, picture: shown };
-  const parts = faceParts(shape, face, distance, wordsFrom);
+  const parts = faceParts(shape, face, distance, wordsFrom, cell);
   if (!parts) return null;
   const { x, y, width, height } = parts.room;
   return (
     <g transform={`translate(${x} ${y}) scale(${1 / SCALE})`} pointerEvents="none">
       <foreignObject width={width * SCALE} height={height * SCALE}>
-        <Words ownerState={{ colour, soft }} data-pictured={shown ? true : undefined} aria-hidden>
+        <Words
+          ownerState={{ colour, soft }}
+          data-pictured={shown ? true : undefined}
+          style={cell ? placeStyles(cell.labelPlace) : undefined}
+          aria-hidden
+        >
           {shown && <FaceImage picture={shown} onMissing={onMissing} />}
           {state?.on && <span className="lamp" />}
           {state !== undefined && state.queued > 0 && <span className="count">{state.queued}</span>}

@@ -1,5 +1,6 @@
 import { styled } from '@mui/material/styles';
-import type { FacePicture, RadialItem } from '@nimble-lever/core/setup';
+import type { FacePicture } from '@nimble-lever/core/devices';
+import type { RadialItem } from '@nimble-lever/core/setup';
 import type { DOMAttributes } from 'react';
 import { FaceIcon } from './FaceIcon.tsx';
 

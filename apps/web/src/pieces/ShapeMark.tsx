@@ -1,15 +1,53 @@
 import type { Shape } from '@nimble-lever/core/devices';
+import { STRIP_DEGREES } from './rotorGestures.ts';
 
-/** Where a slider stands, across its outline. */
+/** Of a slider's bar: millimetres. */
+const BAR = 2.2;
+/** From mark to mark of a strip: millimetres. */
+const TICK = 6;
+
+/** Where a slider stands, across its outline, and how much of it that is. */
 export function SliderMark({ shape, value }: { readonly shape: Shape; readonly value: number }) {
   if (shape.kind !== 'rect') return null;
+  const { x, y, width, height, radius } = shape;
   // The longer side is the way it slides.
-  const upright = shape.height >= shape.width;
-  const [x, y] = upright
-    ? [shape.x, shape.y + (1 - value) * (shape.height - 4)]
-    : [shape.x + value * (shape.width - 4), shape.y];
-  const size = upright ? { width: shape.width, height: 4 } : { width: 4, height: shape.height };
-  return <rect className="mark" x={x} y={y} rx={1} {...size} />;
+  const upright = height >= width;
+  const far = value * ((upright ? height : width) - BAR);
+  const level = upright
+    ? { x, y: y + height - far - BAR, width, height: far + BAR }
+    : { x, y, width: far + BAR, height };
+  const bar = upright
+    ? { x, y: level.y, width, height: BAR }
+    : { x: x + level.width - BAR, y, width: BAR, height };
+  return (
+    <>
+      <rect className="level" rx={Math.min(radius, 1.5)} {...level} />
+      <rect className="mark bar" rx={1} {...bar} />
+    </>
+  );
+}
+
+/** Marks across a strip that is turned by moving along it: they go with the finger. */
+export function StripMark({ shape, angle }: { readonly shape: Shape; readonly angle: number }) {
+  if (shape.kind !== 'rect') return null;
+  const { x, y, width, height } = shape;
+  const across = width >= height;
+  const length = across ? width : height;
+  const moved = angle / STRIP_DEGREES;
+  const shift = ((moved % TICK) + TICK) % TICK;
+  const places = Array.from({ length: Math.floor(length / TICK) + 1 }, (_, i) => shift + i * TICK).filter(
+    (place) => place > 1 && place < length - 1,
+  );
+  return (
+    <path
+      className="ticks"
+      d={places
+        .map((place) =>
+          across ? `M${x + place} ${y + height - 2.6}v2` : `M${x + width - 2.6} ${y + height - place}h2`,
+        )
+        .join('')}
+    />
+  );
 }
 
 /**

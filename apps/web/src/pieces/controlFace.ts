@@ -1,4 +1,5 @@
-import type { Face, FacePicture } from '@nimble-lever/core/setup';
+import type { Control, FacePicture } from '@nimble-lever/core/devices';
+import type { Face } from '@nimble-lever/core/setup';
 
 /** What a drawn control carries: its face, and what is written where the face has no label. */
 export interface ControlFace {
@@ -12,6 +13,13 @@ export interface ControlFace {
   readonly colour: Face['colour'];
   /** In place of an icon. */
   readonly picture: FacePicture | null;
+}
+
+/** What a cell that is only looked at shows; null for any other control. */
+export function cellFace({ kind, name, cell }: Pick<Control, 'kind' | 'name' | 'cell'>): ControlFace | null {
+  if (!cell || (kind !== 'words' && kind !== 'picture')) return null;
+  const { picture } = cell;
+  return { label: name, isLabelled: kind === 'words', icon: null, colour: null, picture };
 }
 
 /** The face of a control that does something: its own, else the name of what it does. */

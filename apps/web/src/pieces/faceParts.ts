@@ -1,5 +1,5 @@
-import type { Shape } from '@nimble-lever/core/devices';
-import { fitLabel } from '@nimble-lever/core/drawing';
+import type { Cell, LabelPlace, Shape } from '@nimble-lever/core/devices';
+import { CAPITALS, fitLabel } from '@nimble-lever/core/drawing';
 import type { ControlFace } from './controlFace.ts';
 
 /** Millimetres: a control must be so large to carry an icon, or words alone. */
@@ -33,7 +33,9 @@ export function faceParts(
   { label, icon, picture, isLabelled }: Pick<ControlFace, 'label' | 'icon' | 'picture' | 'isLabelled'>,
   distance: number,
   wordsFrom = 0,
+  cell: Pick<Cell, 'labelSize'> | null = null,
 ) {
+  const largest = cell?.labelSize ? cell.labelSize / CAPITALS : LARGEST;
   const room = faceRoom(shape);
   const least = room ? Math.min(room.width, room.height) : 0;
   if (!room || least < LEAST - 2 * INSET) return null;
@@ -42,18 +44,27 @@ export function faceParts(
   if (picture) {
     const only = { room, icon: null, label: null };
     if (!isLabelled || room.height < wordsFrom) return only;
-    const over = fitLabel(label, width, room.height * (1 - PICTURE_LEFT), distance, LARGEST);
+    const over = fitLabel(label, width, room.height * (1 - PICTURE_LEFT), distance, largest);
     return over.isReadable ? { ...only, label: over } : only;
   }
   if (icon === null) {
     return least < LEAST_WORDS
       ? null
-      : { room, icon: null, label: fitLabel(label, width, height, distance, LARGEST) };
+      : { room, icon: null, label: fitLabel(label, width, height, distance, largest) };
   }
   const alone = { room, icon: least * ICON.alone, label: null };
   if (room.height < wordsFrom) return alone;
   const size = Math.min(width, height) * ICON.above;
-  const under = fitLabel(label, width, height - size - 1, distance, LARGEST);
+  const under = fitLabel(label, width, height - size - 1, distance, largest);
   // A picture that can be read beats a word that cannot.
   return under.isReadable ? { room, icon: size, label: under } : alone;
+}
+
+/** How what is on a face is aligned for its words to stand at a place: a flex column. */
+export function placeStyles(place: LabelPlace) {
+  const end = (start: string, other: string) =>
+    place.includes(start) ? 'flex-start' : place.includes(other) ? 'flex-end' : 'center';
+  const alignItems = end('left', 'right');
+  const textAlign = alignItems === 'center' ? 'center' : alignItems === 'flex-start' ? 'left' : 'right';
+  return { justifyContent: end('top', 'bottom'), alignItems, textAlign } as const;
 }

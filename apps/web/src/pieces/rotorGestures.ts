@@ -1,3 +1,5 @@
+import type { Control } from '@nimble-lever/core/devices';
+
 /** A point on the screen, in CSS pixels. */
 export interface Point {
   readonly x: number;
@@ -23,4 +25,20 @@ export function centreOf(element: Element): Point {
  */
 export function wheelTurn({ deltaY }: { readonly deltaY: number }, away: boolean): number {
   return Math.sign(away ? -deltaY : deltaY) + 0;
+}
+
+/** A strip turns so far for each millimetre that a finger moves along it: degrees. Common practice, no source. */
+export const STRIP_DEGREES = 3;
+
+/** Whether a control is turned by moving along it. */
+export function isStrip({ kind, shape }: Pick<Control, 'kind' | 'shape'>): boolean {
+  return kind === 'jog' && shape.kind === 'rect';
+}
+
+/** Degrees for a move along a drawn strip, whose longer side is its way: to the right and upwards is positive. */
+export function alongStrip(strip: Element, from: Point, to: Point): number {
+  const { width, height } = strip.getBoundingClientRect();
+  const scale = strip instanceof SVGGraphicsElement ? (strip.getScreenCTM()?.a ?? 1) : 1;
+  const moved = width >= height ? to.x - from.x : from.y - to.y;
+  return (moved / scale) * STRIP_DEGREES;
 }

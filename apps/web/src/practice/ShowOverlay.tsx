@@ -1,6 +1,12 @@
 import { styled } from '@mui/material/styles';
-import { type Device, triggersOf } from '@nimble-lever/core/devices';
-import { type Compiled, type EngineState, pagesOn, resolutionNow } from '@nimble-lever/core/engine';
+import { controlsOn, type Device, triggersOf } from '@nimble-lever/core/devices';
+import {
+  type Compiled,
+  type EngineState,
+  pagesOn,
+  resolutionNow,
+  shownPage,
+} from '@nimble-lever/core/engine';
 import { BASE_LAYER, type Setup } from '@nimble-lever/core/setup';
 import { describeActionIn, layerName, tidy, triggerNameIn } from '@nimble-lever/core/words';
 import { selectCompiled, selectSetup } from '../app/setup/selectors.ts';
@@ -99,7 +105,7 @@ interface Use {
 /** What is set for the controls of a device, with the layers and the page of now. */
 function usesOf(setup: Setup, compiled: Compiled, engine: EngineState, device: Device): readonly Use[] {
   const column = setup.profiles[engine.profile];
-  return device.controls.flatMap((control) =>
+  return controlsOn(device, shownPage(compiled, engine, device.id)).flatMap((control) =>
     triggersOf(control).flatMap((trigger): Use[] => {
       const { decided } = resolutionNow(compiled, engine, device.id, control.id, trigger);
       const owner = decided && setup.profiles[decided.profile];

@@ -11,6 +11,8 @@ import {
   showsParts,
 } from '@nimble-lever/core/desks';
 import type { Device } from '@nimble-lever/core/devices';
+import { shownPage } from '@nimble-lever/core/engine';
+import type { Page } from '@nimble-lever/core/setup';
 import { Remotes } from '@nimble-lever/session';
 import { selectCompiled, selectSetup } from '../app/setup/selectors.ts';
 import type { AppStore, AppThunk } from '../app/store.ts';
@@ -24,6 +26,9 @@ const KEPT = 'nimble-lever.desk';
 /** What a remote was told of a device. */
 interface Told {
   readonly device: Device;
+  /** The page that showed, and all pages as they were. */
+  readonly page: string | null;
+  readonly pages: readonly Page[];
   readonly shows: AllShown;
 }
 
@@ -51,8 +56,10 @@ export const hostDesk =
         const device = setup.devices.find((each) => each.id === name);
         if (!device) continue;
         const last = before.get(name);
-        if (last?.device !== device) {
-          const parts = panelParts(panelOf(device));
+        const page = shownPage(compiled, engine, name);
+        const { pages } = setup;
+        if (last?.device !== device || last.page !== page || last.pages !== pages) {
+          const parts = panelParts(panelOf(setup, device, page));
           for (const [i, panel] of parts.entries()) {
             say({ kind: 'panel', remote: id, panel, more: i < parts.length - 1 });
           }
@@ -62,7 +69,7 @@ export const hostDesk =
         for (const part of news ? showsParts(news) : []) {
           say({ kind: 'shows', remote: id, device: name, shows: part });
         }
-        before.set(name, { device, shows });
+        before.set(name, { device, page, pages, shows });
       }
     };
     let due: (() => void) | null = null;

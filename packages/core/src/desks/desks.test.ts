@@ -75,7 +75,7 @@ test('every panel of the demo, and all it shows, is a message', () => {
   const setup = demoSetup();
   const compiled = compile(setup);
   for (const device of setup.devices) {
-    const panel = panelOf(device);
+    const panel = panelOf(setup, device, null);
     expect(heardSchema.safeParse({ kind: 'panel', panel, more: false }).success).toBe(true);
     const shows = showsOf(compiled, INITIAL_STATE, device);
     const message = { kind: 'shows', remote: DESK, device: device.id, shows };
@@ -84,7 +84,8 @@ test('every panel of the demo, and all it shows, is a message', () => {
 });
 
 test('the largest device, with the longest words, goes over in messages that are small enough', () => {
-  const [device] = demoSetup().devices;
+  const setup = demoSetup();
+  const [device] = setup.devices;
   const [control] = device?.controls ?? [];
   if (!device || !control) throw new Error('The demo has devices with controls.');
   const ids = Array.from({ length: 400 }, (_, i) => `control-${'x'.repeat(30)}-${i}`);
@@ -92,7 +93,7 @@ test('the largest device, with the longest words, goes over in messages that are
     ...device,
     controls: ids.map((id) => ({ ...control, id, name: 'ש'.repeat(80) })),
   };
-  const panel = panelOf(large);
+  const panel = panelOf(setup, large, null);
   const parts = panelParts(panel);
   const face: ShownFace = {
     label: 'ש'.repeat(40),

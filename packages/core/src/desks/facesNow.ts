@@ -1,5 +1,5 @@
-import type { Device } from '../devices/index.ts';
-import { type Compiled, type EngineState, faceState, resolutionNow } from '../engine/index.ts';
+import { type Control, controlsOn, type Device, type Trigger } from '../devices/index.ts';
+import { type Compiled, type EngineState, faceState, resolutionNow, shownPage } from '../engine/index.ts';
 import type { Resolution } from '../resolve/index.ts';
 import { NO_FACE } from '../setup/index.ts';
 import { describeActionIn } from '../words/index.ts';
@@ -23,9 +23,9 @@ export function facesNow(
   const profile = setup.profiles[state.profile];
   const faces = new Map<string, FaceNow>();
   if (!profile) return faces;
-  for (const control of device.controls) {
-    const trigger = control.phrase === null ? 'press' : 'phrase';
-    if (trigger === 'press' && !control.canPress) continue;
+  for (const control of controlsOn(device, shownPage(compiled, state, device.id))) {
+    const trigger = faceTrigger(control);
+    if (!trigger) continue;
     const resolution = resolutionNow(compiled, state, device.id, control.id, trigger);
     const { decided } = resolution;
     const owner = decided && setup.profiles[decided.profile];
@@ -43,4 +43,12 @@ export function facesNow(
     faces.set(control.id, { ...own, does, ...faceState(compiled, state, resolution), resolution });
   }
   return faces;
+}
+
+/** The way of using a control that its face speaks of: a press, a phrase, or where a cell only slides or turns, that. */
+function faceTrigger({ phrase, canPress, cell, slider, rotor }: Control): Trigger | null {
+  if (phrase !== null) return 'phrase';
+  if (canPress) return 'press';
+  if (cell && slider) return 'slide';
+  return cell && rotor ? 'clockwise' : null;
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { controlSchema, deviceSchema, idSchema, nameSchema } from '../devices/index.ts';
+import { controlSchema, deviceSchema, idSchema, nameSchema, panelPictureSchema } from '../devices/index.ts';
 import { engineEventSchema } from '../engine/index.ts';
 import { faceSchema } from '../setup/index.ts';
 
@@ -52,8 +52,11 @@ export const panelSchema = deviceSchema
         rotor: true,
         spring: true,
         slider: true,
+        cell: true,
       }),
     ),
+    /** Under the controls. */
+    picture: panelPictureSchema.nullable(),
     /** From where it is read: millimetres. */
     distance: z.number().positive(),
   });

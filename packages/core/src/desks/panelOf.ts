@@ -1,9 +1,15 @@
-import { type Device, readingDistance, tunedControl } from '../devices/index.ts';
+import { controlsOn, type Device, readingDistance, tunedControl } from '../devices/index.ts';
+import type { Setup } from '../setup/index.ts';
 import type { Panel } from './messages.ts';
 
-/** A device as a remote draws it, with its settings as they are. */
-export function panelOf(device: Device): Panel {
-  const { id, name, width, height, body, settings, controls } = device;
+/**
+ * A device as a remote draws it while a page of it shows, with its settings as they are.
+ *
+ * @param page null for the device's own
+ */
+export function panelOf({ pages }: Pick<Setup, 'pages'>, device: Device, page: string | null): Panel {
+  const { id, name, width, height, body, settings, panel } = device;
+  const shown = pages.find((each) => each.id === page);
   return {
     id,
     name,
@@ -11,7 +17,8 @@ export function panelOf(device: Device): Panel {
     height,
     body,
     distance: readingDistance(device),
-    controls: controls.map((control) => {
+    picture: (shown ? shown.picture : panel?.picture) ?? null,
+    controls: controlsOn(device, page).map((control) => {
       const {
         id: own,
         name: called,
@@ -22,8 +29,9 @@ export function panelOf(device: Device): Panel {
         rotor,
         spring,
         slider,
+        cell,
       } = tunedControl(control, settings);
-      return { id: own, name: called, kind, shape, cap, canPress, rotor, spring, slider };
+      return { id: own, name: called, kind, shape, cap, canPress, rotor, spring, slider, cell };
     }),
   };
 }

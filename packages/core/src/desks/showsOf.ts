@@ -1,5 +1,5 @@
-import type { Device } from '../devices/index.ts';
-import { type Compiled, controlKey, type EngineState, pagesOn } from '../engine/index.ts';
+import { controlsOn, type Device } from '../devices/index.ts';
+import { type Compiled, controlKey, type EngineState, pagesOn, shownPage } from '../engine/index.ts';
 import { programName } from '../words/index.ts';
 import { facesNow } from './facesNow.ts';
 import type { AllShown, ShownFace, Shows } from './messages.ts';
@@ -12,7 +12,7 @@ export function showsOf(compiled: Compiled, state: EngineState, device: Device):
     faces[control] = face;
   const values: Record<string, number> = {};
   const down: string[] = [];
-  for (const { id } of device.controls) {
+  for (const { id } of controlsOn(device, shownPage(compiled, state, device.id))) {
     const key = controlKey(device.id, id);
     const value = state.springs[key]?.position ?? state.sliderValues[key];
     if (value !== undefined) values[id] = value;

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { heardIdSchema } from './heardId.ts';
 import { idSchema, lineSchema, nameSchema } from './names.ts';
+import { cellSchema } from './panel/cell.ts';
 import { shapeSchema } from './shape.ts';
 import { type Trigger, triggerSchema } from './trigger.ts';
 import { because } from './valueProblem.ts';
@@ -90,6 +91,9 @@ export const CONTROL_KINDS = [
   'pen-switch',
   'cell',
   'phrase',
+  // Of a panel: words and pictures that only are looked at.
+  'words',
+  'picture',
 ] as const;
 
 /** More wordings of one phrase nobody keeps apart. */
@@ -114,6 +118,8 @@ export const controlSchema = z.strictObject({
   native: z.partialRecord(triggerSchema, nativeOutputSchema).default({}),
   /** What a computer hears when the real control is used, for instance `key/F13`; see `Heard`. */
   heardAs: z.array(heardIdSchema).max(8).default([]),
+  /** Of a panel's cell: its page and its place in that page's grid, by which its shape goes. */
+  cell: cellSchema.nullable().default(null),
 });
 /** A control of a device: what it can do, where it is drawn, and what it does by itself. */
 export type Control = z.infer<typeof controlSchema>;
@@ -131,6 +137,7 @@ export function controlOf(
     spellings: [],
     native: {},
     heardAs: [],
+    cell: null,
     ...given,
   };
 }

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { controlSchema } from './control.ts';
 import { idSchema, nameSchema } from './names.ts';
+import { touchPanelSchema } from './panel/touchPanel.ts';
 import { deviceSettingsSchema, USUAL_SETTINGS } from './settings.ts';
 import { shapeSchema } from './shape.ts';
 import { because } from './valueProblem.ts';
@@ -50,6 +51,9 @@ export const memorySchema = z.strictObject({
 /** What a device keeps inside itself; null for most. */
 export type DeviceMemory = z.infer<typeof memorySchema>;
 
+/** So many controls a device may have: twenty pages of a panel with a hundred cells each. */
+export const MOST_CONTROLS = 2000;
+
 /** A device of the rig: what it is called, what it looks like (millimetres) and its controls. */
 export const deviceSchema = z.strictObject({
   id: idSchema,
@@ -58,7 +62,7 @@ export const deviceSchema = z.strictObject({
   width: z.number().positive().max(2000),
   height: z.number().positive().max(2000),
   body: z.array(shapeSchema).max(50),
-  controls: z.array(controlSchema).max(400),
+  controls: z.array(controlSchema).max(MOST_CONTROLS),
   settings: deviceSettingsSchema.default(USUAL_SETTINGS),
   /** Its USB HID report descriptor as hexadecimal text, for a device that described itself; a slash parts interfaces. */
   descriptor: z
@@ -72,6 +76,8 @@ export const deviceSchema = z.strictObject({
   /** Whether it runs on a battery. */
   battery: z.boolean().default(false),
   memory: memorySchema.nullable().default(null),
+  /** What makes it a panel whose pages are drawn on grids; null for any other device. */
+  panel: touchPanelSchema.nullable().default(null),
 });
 /** A device of the rig. */
 export type Device = z.infer<typeof deviceSchema>;
@@ -88,6 +94,7 @@ export function deviceOf(given: Pick<Device, Needed> & Partial<Device>): Device 
     model: null,
     battery: false,
     memory: null,
+    panel: null,
     ...given,
   };
 }

@@ -32,6 +32,7 @@ export {
   type DeviceMemory,
   deviceOf,
   deviceSchema,
+  MOST_CONTROLS,
   movesPointer,
   takesPhrases,
 } from './device.ts';
@@ -56,8 +57,43 @@ export {
   lineSchema,
   nameSchema,
 } from './names.ts';
+// Panels: pages divided by grids, and the cells on them.
+export {
+  type Cell,
+  type CellArea,
+  LABEL_PLACES,
+  type LabelPlace,
+} from './panel/cell.ts';
+export { cellAt, cellCap, cellShape, dividePanel, isInside, overlap } from './panel/cellShape.ts';
+export { controlsOn, isOnEveryPage } from './panel/controlsOn.ts';
+export { deviceOn } from './panel/deviceOn.ts';
+export { CELL_KINDS, type CellKind, cellKindOf, newCell, usesOfCell } from './panel/newCell.ts';
+export { SCREENS, sizeOfScreen } from './panel/panelSizes.ts';
+export {
+  type Grid,
+  gridSchema,
+  MOST_COLUMNS,
+  MOST_ROWS,
+  PANEL_FITS,
+  type PanelPicture,
+  panelPictureSchema,
+  type TouchPanel,
+} from './panel/touchPanel.ts';
 export { penTablet } from './penTablet.ts';
 export { closestPhrase, readWordings, wordingsOf } from './phrases.ts';
+export {
+  type FacePicture,
+  facePictureSchema,
+  MOST_PICTURE_BYTES,
+  MOST_ZOOM,
+  PICTURE_FITS,
+  PICTURE_SIDES,
+  PICTURE_USES,
+  type PictureUse,
+  pictureIdSchema,
+  pictureOnFace,
+  pictureSchema,
+} from './picture.ts';
 export { pocketMouse } from './pocketMouse.ts';
 // How a device is tuned, and what that makes of a movement.
 export { type Acceleration, pointerGain, turnFactor } from './ramp.ts';

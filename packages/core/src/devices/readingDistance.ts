@@ -13,6 +13,6 @@ const DISTANCES = {
 } as const satisfies Record<Device['kind'], number>;
 
 /** From how far what is on a device's controls is read: millimetres. */
-export function readingDistance({ kind }: Pick<Device, 'kind'>): number {
-  return DISTANCES[kind];
+export function readingDistance({ kind, panel }: Pick<Device, 'kind' | 'panel'>): number {
+  return panel?.distance ?? DISTANCES[kind];
 }

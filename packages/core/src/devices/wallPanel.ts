@@ -1,30 +1,33 @@
-import { type Control, controlOf } from './control.ts';
 import { type Device, deviceOf } from './device.ts';
-import { keyGrid } from './keyGrid.ts';
+import type { CellArea } from './panel/cell.ts';
+import { type CellKind, newCell } from './panel/newCell.ts';
 
-/** A fader, whose value is told from 0 to 1 whatever its length. */
-const faderAt = (index: number): Control =>
-  controlOf({
-    id: `fader-${index + 1}`,
-    name: `Fader ${index + 1}`,
-    kind: 'slider',
-    shape: { kind: 'rect', x: 188 + index * 30, y: 8, width: 22, height: 126, radius: 6 },
-    canPress: false,
-    slider: { thresholds: [0.25, 0.5, 0.75] },
-  });
+const SIZE = { width: 248, height: 142 };
+const GRID = { columns: 6, rows: 3 };
 
-/** A touch panel with twelve cells and two faders. */
+/** A touch panel with twelve cells and two faders, to begin with. */
 export function wallPanel(id: string, name = 'Wall panel'): Device {
+  const cell = (kind: CellKind, own: string, called: string, area: CellArea) =>
+    newCell({ id: own, name: called, kind }, SIZE, GRID, { page: null, area });
   return deviceOf({
     id,
     name,
     kind: 'touch-panel',
-    width: 248,
-    height: 142,
-    body: [{ kind: 'rect', x: 1, y: 1, width: 246, height: 140, radius: 8 }],
+    ...SIZE,
+    body: [{ kind: 'rect', x: 0.5, y: 0.5, width: SIZE.width - 1, height: SIZE.height - 1, radius: 6 }],
     controls: [
-      ...keyGrid('cell', { count: 12, columns: 4, left: 8, top: 8, size: 38, pitch: 44 }),
-      ...Array.from({ length: 2 }, (_, index) => faderAt(index)),
+      ...Array.from({ length: 12 }, (_, i) =>
+        cell('button', `cell-${i + 1}`, `Cell ${i + 1}`, {
+          column: i % 4,
+          row: Math.floor(i / 4),
+          columns: 1,
+          rows: 1,
+        }),
+      ),
+      ...[0, 1].map((i) =>
+        cell('fader', `fader-${i + 1}`, `Fader ${i + 1}`, { column: 4 + i, row: 0, columns: 1, rows: 3 }),
+      ),
     ],
+    panel: { grid: GRID, picture: null, distance: 600 },
   });
 }

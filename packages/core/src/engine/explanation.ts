@@ -178,6 +178,7 @@ export type Outcome =
         | 'cannot-press'
         | 'cannot-turn'
         | 'no-positions'
+        | 'not-shown'
         | 'unknown-phrase'
         | 'unknown-profile'
         | 'unknown-computer';

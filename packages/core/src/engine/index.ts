@@ -10,7 +10,7 @@ export { type Keyboards, keyboardOf, US_KEYBOARDS } from './keyboards.ts';
 export { resolutionNow } from './lookup.ts';
 export { DEAD_ZONE, RIM, sectorAt } from './radial.ts';
 export { showing } from './showing.ts';
-export { folderOn, pagesOn, programFor, setOn, setsNow } from './shownPage.ts';
+export { folderOn, pagesOn, programFor, setOn, setsNow, shownPage } from './shownPage.ts';
 export { type Simulated, simulate } from './simulate.ts';
 export {
   type EngineState,

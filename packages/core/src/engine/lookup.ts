@@ -1,5 +1,5 @@
 import type { Trigger } from '../devices/index.ts';
-import { type Resolution, resolveBehaviour } from '../resolve/index.ts';
+import { coveringOf, type Resolution, resolveBehaviour } from '../resolve/index.ts';
 import { BASE_LAYER, slotKey } from '../setup/index.ts';
 import {
   type Compiled,
@@ -64,7 +64,7 @@ export function resolutionNow(
     device,
     control,
     trigger,
-    compiled.pages.covering,
+    coveringOf(compiled.pages.covering, controlAt(compiled, device, control)?.control),
   );
 }
 
@@ -114,11 +114,12 @@ function sameList(a: readonly string[], b: readonly string[]): boolean {
 function lookUp(
   { compiled, state }: StepContext,
   layers: readonly string[],
-  { key, device, control: { id: control }, natives }: CompiledControl,
+  { key, device, control: known, natives }: CompiledControl,
   trigger: Trigger,
 ): ResolvedUse {
+  const { id: control } = known;
   const chain = chainFor(compiled, profileFor(compiled, state, device));
-  const { covering } = compiled.pages;
+  const covering = coveringOf(compiled.pages.covering, known);
   const resolution = resolveBehaviour(chain, layers, device, control, trigger, covering);
   const { decided, covered } = resolution;
   const native = covered === null ? natives.get(trigger) : undefined;

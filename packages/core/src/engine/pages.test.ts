@@ -108,6 +108,26 @@ test.each<[string, readonly BoundRow[], string[], string]>([
     '@4 +KeyA @5 -KeyA',
   ],
   [
+    'a cell of a page that does not show does nothing, one of every page works on all; a key that went down comes up',
+    [
+      ['everywhere panel/cell-1 press', 'A'],
+      ['everywhere panel/cell-2 press', page('open', 'takes')],
+      ['everywhere@takes panel/cell-3 press', 'C'],
+      ['everywhere@puppets panel/cell-4 press', 'D'],
+      ['everywhere pedals/left press', page('choose', 'puppets')],
+    ],
+    [
+      // Not shown yet; at home; the cell goes away while it is down.
+      ...['0 down panel/cell-3', '1 up panel/cell-3', '2 down panel/cell-1', '3 down panel/cell-2'],
+      ...['4 up panel/cell-2', '5 up panel/cell-1', '6 down panel/cell-1', '7 up panel/cell-1'],
+      // In the folder, though it lets nothing through: its own cell, and that of every page (which opens it again).
+      ...['8 down panel/cell-3', '9 up panel/cell-3', '10 down panel/cell-2', '11 up panel/cell-2'],
+      // A set takes the place of home, below the folder.
+      ...['12 down pedals/left', '13 up pedals/left', '14 down panel/cell-4', '15 up panel/cell-4'],
+    ],
+    '@2 +KeyA @5 -KeyA @8 +KeyC @9 -KeyC',
+  ],
+  [
     'a layer that is on lies over the folder, a profile’s chain counts in it',
     [
       ...DRAWERS,

@@ -38,6 +38,11 @@ export function setsNow(compiled: Compiled, state: EngineState, device: string):
   return [null, ...[...own, ...sets.filter((set) => set.program === null)].map(({ id }) => id)];
 }
 
+/** The page that shows on a device: the folder on top, else its set; null for the device's own. */
+export function shownPage(compiled: Compiled, state: EngineState, device: string): string | null {
+  return folderOn(state, device) ?? setOn(compiled, state, device);
+}
+
 /** What a choice is remembered under while no program is in front; no program has it as its id. */
 export const NO_PROGRAM = '';
 

@@ -1,4 +1,4 @@
-import type { Compiled } from './compile.ts';
+import { type Compiled, controlAt } from './compile.ts';
 import { earliestDeadline } from './deadlines.ts';
 import { endAllOf } from './endOutputs.ts';
 import type { EngineEvent } from './event.ts';
@@ -10,6 +10,7 @@ import { phrase } from './phrase.ts';
 import { position } from './position.ts';
 import { press, release } from './press.ts';
 import { closeChangedMenu } from './radial.ts';
+import { shownPage } from './shownPage.ts';
 import type { EngineState } from './state.ts';
 import { copyOf, type StepContext } from './stepContext.ts';
 import type { Stroke } from './stroke.ts';
@@ -130,17 +131,27 @@ function isComputer({ compiled }: StepContext, name: string): boolean {
   return [...compiled.settings.values()].some(({ computers }) => computers.indexOf(name) > 0);
 }
 
+/** What is done with a cell whose page does not show any more counts for nothing; whoever pressed it may have been late. */
+function hiddenCell(
+  { compiled, state }: StepContext,
+  { device, control }: { readonly device: string; readonly control: string },
+): Outcome | null {
+  const cell = controlAt(compiled, device, control)?.control.cell;
+  if (!cell || (cell.page === null && cell.everyPage)) return null;
+  return cell.page === shownPage(compiled, state, device) ? null : { kind: 'ignored', why: 'not-shown' };
+}
+
 /** One function a kind; a new kind of event does not compile until it is here. */
 function outcomeOf(context: StepContext, event: EngineEvent): Outcome {
   switch (event.kind) {
     case 'down':
-      return press(context, event);
+      return hiddenCell(context, event) ?? press(context, event);
     case 'up':
       return release(context, event);
     case 'turn':
-      return turn(context, event);
+      return hiddenCell(context, event) ?? turn(context, event);
     case 'position':
-      return position(context, event);
+      return hiddenCell(context, event) ?? position(context, event);
     case 'move':
       return move(context, event);
     case 'phrase':

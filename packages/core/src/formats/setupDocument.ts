@@ -1,9 +1,9 @@
 import { z } from 'zod';
-import { because } from '../devices/index.ts';
+import { because, pictureIdSchema } from '../devices/index.ts';
 import { ok, type Result, refuse } from '../result.ts';
 import { setupWithIds } from '../setup/edits/version1/index.ts';
 import { setupWithPages } from '../setup/edits/version2/index.ts';
-import { findFaults, pictureIdSchema, type Setup, setupSchema } from '../setup/index.ts';
+import { findFaults, type Setup, settled, setupSchema } from '../setup/index.ts';
 import type { FormatProblem } from './problem.ts';
 import { MOST_TOLD, readVersioned } from './versioned.ts';
 
@@ -50,7 +50,7 @@ export function readSetupDocument(text: string): Result<SetupFile, readonly Form
   if (!read.ok) return read;
   const { at, document } = read.value;
   const faults = findFaults(document.setup).slice(0, MOST_TOLD);
-  if (faults.length === 0) return ok({ setup: document.setup, pictures: document.pictures ?? {} });
+  if (faults.length === 0) return ok({ setup: settled(document.setup), pictures: document.pictures ?? {} });
   return refuse(
     faults.map(({ at: path, refusal }) => ({
       ...at(['setup', ...path]),

@@ -1,6 +1,6 @@
 import { type Control, type Device, isPressed, type Trigger, triggersOf } from '../devices/index.ts';
 import { chordsOf, type KeysBy, type Layout } from '../keys/layouts/index.ts';
-import { coveringFolders, profileChain, resolveBehaviour } from '../resolve/index.ts';
+import { coveringFolders, coveringOf, profileChain, resolveBehaviour } from '../resolve/index.ts';
 import {
   type Action,
   BASE_LAYER,
@@ -49,13 +49,14 @@ export function planMemory(
 ): MemoryPlan {
   const chain = profileChain(setup, profile);
   const places = page === null ? [BASE_LAYER] : [page, BASE_LAYER];
-  const covering = coveringFolders(setup);
+  const folders = coveringFolders(setup);
   const entries: MemoryEntry[] = [];
   const left: MemoryPlan['left'][number][] = [];
   let bytes = MEMORY_FRAME;
   for (const control of device.controls) {
     for (const trigger of triggersOf(control)) {
       const { id } = control;
+      const covering = coveringOf(folders, control);
       const { decided, covered } = resolveBehaviour(chain, places, device.id, id, trigger, covering);
       const owner = decided && setup.profiles[decided.profile];
       const behaviour = covered === null ? decided?.binding.behaviour : OFF;

@@ -1,5 +1,5 @@
-import { type Trigger, triggersOf } from '../devices/index.ts';
-import { coveringFolders, profileChain, resolveBehaviour } from '../resolve/index.ts';
+import { type Control, type Trigger, triggersOf } from '../devices/index.ts';
+import { coveringFolders, coveringOf, profileChain, resolveBehaviour } from '../resolve/index.ts';
 import {
   BASE_LAYER,
   type Binding,
@@ -24,10 +24,14 @@ export interface Content {
   readonly layer: string;
 }
 
+/** The control at a place; none where it is gone. */
+function controlAt(setup: Setup, { device, control }: ControlPlace): Control | undefined {
+  return setup.devices.find(({ id }) => id === device)?.controls.find(({ id }) => id === control);
+}
+
 /** The ways in which a control can be used; none where it is gone. */
-function waysOf(setup: Setup, { device, control }: ControlPlace): readonly Trigger[] {
-  const owner = setup.devices.find(({ id }) => id === device);
-  const found = owner?.controls.find(({ id }) => id === control);
+function waysOf(setup: Setup, place: ControlPlace): readonly Trigger[] {
+  const found = controlAt(setup, place);
   return found ? triggersOf(found) : [];
 }
 
@@ -44,7 +48,7 @@ export function shownContent(setup: Setup, place: ControlPlace): readonly Conten
   const { profile, layer, device, control } = place;
   const chain = profileChain(setup, profile);
   const layers = layer === BASE_LAYER ? [BASE_LAYER] : [layer, BASE_LAYER];
-  const covering = coveringFolders(setup);
+  const covering = coveringOf(coveringFolders(setup), controlAt(setup, place));
   return waysOf(setup, place).flatMap((trigger): Content[] => {
     const { decided } = resolveBehaviour(chain, layers, device, control, trigger, covering);
     return decided ? [{ trigger, ...decided }] : [];

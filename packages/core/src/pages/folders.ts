@@ -1,4 +1,4 @@
-import type { Control } from '../devices/index.ts';
+import { type Control, controlsOn } from '../devices/index.ts';
 import { ok, type Result, refuse } from '../result.ts';
 import {
   type Action,
@@ -40,16 +40,18 @@ export interface FolderPlan {
 /** Why something cannot go into a folder. */
 export type FolderRefusal = 'no-controls' | 'no-room' | 'not-pressed' | 'into-itself';
 
-const page = (change: 'open' | 'back', to: string | null = null): Action => ({
+/** What opens a page, or leads back from one. */
+export const pageAction = (change: 'open' | 'back', to: string | null = null): Action => ({
   kind: 'page',
   change,
   page: to,
   device: null,
 });
 
-/** A face says what the key is for: these two are the same on every pad. */
-const BACK_FACE: Face = { ...NO_FACE, label: 'Back', icon: 'corner-up-left', colour: 'ink' };
-const opening = (action: Action, face: Face): Binding => ({
+/** What leads back looks the same on every device. */
+export const BACK_FACE: Face = { ...NO_FACE, label: 'Back', icon: 'corner-up-left', colour: 'ink' };
+/** A press that opens a page or leads back, with what is seen of it. */
+export const opening = (action: Action, face: Face): Binding => ({
   behaviour: acting(action, 'tap'),
   face,
   note: null,
@@ -109,8 +111,14 @@ export function makeFolder(
   const edit = together([
     { kind: 'add', at: itemAt.page(folder.id), item: folder, after: setup.pages.at(-1)?.id ?? null },
     ...moved,
-    ...bindingChanges(slot(opener, place.layer), null, opening(page('open', folder.id), openerFace(folder))),
-    ...(back === null ? [] : bindingChanges(slot(back, folder.id), null, opening(page('back'), BACK_FACE))),
+    ...bindingChanges(
+      slot(opener, place.layer),
+      null,
+      opening(pageAction('open', folder.id), openerFace(folder)),
+    ),
+    ...(back === null
+      ? []
+      : bindingChanges(slot(back, folder.id), null, opening(pageAction('back'), BACK_FACE))),
   ]);
   return ok({ edit, page: folder, opener, back });
 }
@@ -157,7 +165,7 @@ export function wayBack(setup: Setup, folder: Page, profile: string): string | n
     behaviour.action.kind === 'page' &&
     (behaviour.action.change === 'back' || behaviour.action.change === 'home') &&
     (behaviour.action.device === null || behaviour.action.device === folder.device);
-  const found = device?.controls.find(({ id: control }) =>
+  const found = (device ? controlsOn(device, folder.id) : []).find(({ id: control }) =>
     shownContent(setup, { profile, layer: folder.id, device: folder.device, control }).some(({ binding }) =>
       leads(binding),
     ),
@@ -175,8 +183,8 @@ export function wayBackEdit(
   const place = { profile, layer: folder.id, device: folder.device };
   const isFree = ({ id, canPress }: Control) =>
     canPress && !setup.profiles[profile]?.bindings[keyOf({ ...place, control: id, trigger: 'press' })];
-  const control = device?.controls.filter(isFree).at(-1)?.id;
+  const control = device && controlsOn(device, folder.id).filter(isFree).at(-1)?.id;
   if (control === undefined) return null;
   const slot = { ...place, control, trigger: 'press' as const };
-  return { edits: bindingChanges(slot, null, opening(page('back'), BACK_FACE)), control };
+  return { edits: bindingChanges(slot, null, opening(pageAction('back'), BACK_FACE)), control };
 }

@@ -8,13 +8,16 @@ export {
 } from './controlContent.ts';
 export { copyPage, type PageCopy } from './copyPage.ts';
 export {
+  BACK_FACE,
   type FolderPlan,
   type FolderRefusal,
   intoFolder,
   makeFolder,
   openerFace,
+  opening,
   opensPage,
   type PagePlace,
+  pageAction,
   wayBack,
   wayBackEdit,
 } from './folders.ts';

@@ -3,6 +3,7 @@ export { type FrontWindow, frontWindowSchema } from './frontWindow.ts';
 export { type NeverDecides, neverDecides } from './neverDecides.ts';
 export {
   coveringFolders,
+  coveringOf,
   type Look,
   nextUnder,
   type Resolution,

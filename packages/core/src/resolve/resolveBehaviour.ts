@@ -1,4 +1,4 @@
-import { isMoved, type Trigger } from '../devices/index.ts';
+import { type Control, isMoved, isOnEveryPage, type Trigger } from '../devices/index.ts';
 import { type Binding, type Profile, type Setup, slotKey } from '../setup/index.ts';
 
 /** One place that was looked at: what stands there and what became of it. */
@@ -67,6 +67,11 @@ const NOTHING_COVERED: ReadonlySet<string> = new Set();
 export function coveringFolders({ pages }: Pick<Setup, 'pages'>): ReadonlySet<string> {
   const folders = pages.filter(({ kind, showsThrough }) => kind === 'folder' && !showsThrough);
   return folders.length === 0 ? NOTHING_COVERED : new Set(folders.map(({ id }) => id));
+}
+
+/** Those of some folders that cover a control: none covers a cell that is on every page. */
+export function coveringOf(folders: ReadonlySet<string>, control: Control | undefined): ReadonlySet<string> {
+  return control && isOnEveryPage(control) ? NOTHING_COVERED : folders;
 }
 
 /** What would decide if the deciding binding were not there: the next place that is set, or null. */

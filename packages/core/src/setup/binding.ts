@@ -1,7 +1,13 @@
 import { z } from 'zod';
-import { because, idSchema, lineSchema, type Trigger, triggerSchema } from '../devices/index.ts';
+import {
+  because,
+  facePictureSchema,
+  idSchema,
+  lineSchema,
+  type Trigger,
+  triggerSchema,
+} from '../devices/index.ts';
 import { type Action, actionSchema } from './action.ts';
-import { facePictureSchema } from './picture.ts';
 
 /** How a press is sent; see the engine's press styles. */
 export const PRESS_STYLES = ['follow', 'tap', 'latch', 'repeat', 'release'] as const;

@@ -32,9 +32,6 @@ export function copyDevice(
   let name = found.name;
   for (let i = 2; names.has(name); i++) name = `${cutName(found.name, 56)} ${i}`;
   const id = freeId(name, new Set(setup.devices.map((other) => other.id)), 'device');
-  const controls = found.controls.map((control) => ({ ...control, heardAs: [] }));
-  const item = { ...found, id, name, controls };
-  const added: SingleEdit = { kind: 'add', at: itemAt.device(id), item, after: device };
   const taken = new Set([...setup.layers, ...setup.pages].map((other) => other.id));
   const own = setup.pages.filter((page) => page.device === device);
   const { pages, ids } = pageCopies(own, id, (page) => {
@@ -42,6 +39,13 @@ export function copyDevice(
     taken.add(made);
     return made;
   });
+  const controls = found.controls.map((control) => {
+    const { cell } = control;
+    const page = cell?.page ? (ids.get(cell.page) ?? cell.page) : null;
+    return { ...control, heardAs: [], cell: cell && { ...cell, page } };
+  });
+  const item = { ...found, id, name, controls };
+  const added: SingleEdit = { kind: 'add', at: itemAt.device(id), item, after: device };
   const bound = Object.values(setup.profiles).flatMap(({ id: profile, bindings }) =>
     Object.entries(bindings).flatMap(([key, binding]) => {
       const slot = slotOf(profile, key);

@@ -1,5 +1,6 @@
 import { foldName } from '../devices/index.ts';
 import { checkAction } from './checkAction.ts';
+import { faultsOfCells } from './checkCells.ts';
 import { faultsOfMacros } from './checkMacros.ts';
 import { faultsOfPages } from './checkPages.ts';
 import { faultOfProfile } from './checkSetup.ts';
@@ -27,6 +28,7 @@ export function findFaults(setup: Setup): readonly Fault[] {
     ...faultsOfWhole(setup),
     ...faultsOfIds(setup),
     ...faultsOfPages(setup),
+    ...faultsOfCells(setup),
     ...Object.entries(setup.profiles).flatMap(([id, profile]) =>
       placed(['profiles', id], faultsOfProfile(setup, id, profile)),
     ),

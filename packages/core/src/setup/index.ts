@@ -39,6 +39,7 @@ export {
 } from './binding.ts';
 // What can be wrong with a set-up, found before it is kept. Every refusal is data; `words` says it.
 export { checkAction, commandsKnown, type KnowsCommand } from './checkAction.ts';
+export { gridOf } from './checkCells.ts';
 export { checkSteps } from './checkMacros.ts';
 export { checkPage, pagesAbove, pagesBelow } from './checkPages.ts';
 export { checkBinding } from './checkSetup.ts';
@@ -118,23 +119,13 @@ export { FOLDERS_DEEP, newPage, PAGE_KINDS, type Page, type PageKind, pageSchema
 export { aboutCopies, type PageCopies, pageCopies } from './pageCopies.ts';
 export { compilePattern, fitsGlob, type Pattern } from './patterns/pattern.ts';
 export type { RegexProblem } from './patterns/regexSyntax.ts';
-export {
-  type FacePicture,
-  facePictureSchema,
-  MOST_PICTURE_BYTES,
-  MOST_ZOOM,
-  PICTURE_FITS,
-  PICTURE_SIDE,
-  pictureIdSchema,
-  pictureOnFace,
-  pictureSchema,
-} from './picture.ts';
 export { picturesIn } from './picturesIn.ts';
 export { type Moving, movingEdits, type Placing, placingEdits } from './placing.ts';
 export { MOST_ITEMS, type RadialItem, type RadialMenu, radialMenuSchema } from './radialMenu.ts';
 export { namedByAction, namedByBinding, namedByStep, type Reference } from './references.ts';
 export type { Refusal } from './refusal.ts';
 export { executableRule, type Rule, ruleSchema } from './rule.ts';
+export { settled } from './settledCells.ts';
 export {
   BASE_LAYER,
   type Command,

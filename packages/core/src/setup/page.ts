@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema, nameSchema } from '../devices/index.ts';
+import { gridSchema, idSchema, nameSchema, panelPictureSchema } from '../devices/index.ts';
 import { faceSchema } from './binding.ts';
 
 /** A folder opens on top of what shows; a set is one of several that take each other's place. */
@@ -27,11 +27,24 @@ export const pageSchema = z.strictObject({
   showsThrough: z.boolean().default(false),
   /** Of a set that has a program: it is on when that program comes to the front and none was chosen yet. */
   follows: z.boolean().default(false),
+  /** Of a panel: how it is divided; null for as the panel's own page is. */
+  grid: gridSchema.nullable().default(null),
+  /** Of a panel: what lies under its cells. */
+  picture: panelPictureSchema.nullable().default(null),
 });
 /** A folder or a set of a device. */
 export type Page = z.infer<typeof pageSchema>;
 
 /** A page with nothing but what is given. */
 export function newPage(given: Pick<Page, 'id' | 'device' | 'kind' | 'name'> & Partial<Page>): Page {
-  return { program: null, within: null, face: null, showsThrough: false, follows: false, ...given };
+  return {
+    program: null,
+    within: null,
+    face: null,
+    showsThrough: false,
+    follows: false,
+    grid: null,
+    picture: null,
+    ...given,
+  };
 }

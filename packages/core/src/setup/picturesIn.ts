@@ -1,15 +1,25 @@
-import type { Face } from './binding.ts';
 import type { Setup } from './setup.ts';
 
-/** The ids of all pictures that faces of a set-up name, each once. */
-export function picturesIn({ profiles, pages }: Pick<Setup, 'profiles' | 'pages'>): ReadonlySet<string> {
+/** The ids of all pictures that faces, pages and cells of a set-up name, each once. */
+export function picturesIn({
+  profiles,
+  pages,
+  devices,
+}: Pick<Setup, 'profiles' | 'pages' | 'devices'>): ReadonlySet<string> {
   const found = new Set<string>();
-  const add = (face: Face | null) => {
-    if (face?.picture) found.add(face.picture.id);
+  const add = (owner: { readonly picture: { readonly id: string } | null } | null) => {
+    if (owner?.picture) found.add(owner.picture.id);
   };
   for (const { bindings } of Object.values(profiles)) {
     for (const { face } of Object.values(bindings)) add(face);
   }
-  for (const { face } of pages) add(face);
+  for (const page of pages) {
+    add(page.face);
+    add(page);
+  }
+  for (const { panel, controls } of devices) {
+    add(panel);
+    for (const { cell } of controls) add(cell);
+  }
   return found;
 }

@@ -16,6 +16,8 @@ export type Refusal =
   | { readonly code: 'set-within'; readonly page: string }
   | { readonly code: 'folder-circle'; readonly page: string }
   | { readonly code: 'too-deep'; readonly page: string; readonly limit: number }
+  | { readonly code: 'cell-outside'; readonly cell: string }
+  | { readonly code: 'cells-overlap'; readonly cell: string; readonly other: string }
   | { readonly code: 'unknown-device'; readonly device: string }
   | { readonly code: 'unknown-control'; readonly device: string; readonly control: string }
   | {

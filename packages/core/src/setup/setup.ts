@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { deviceSchema, idSchema, nameSchema } from '../devices/index.ts';
+import { deviceSchema, idSchema, MOST_CONTROLS, nameSchema } from '../devices/index.ts';
 import { bindingSchema, colourSchema, noteSchema } from './binding.ts';
 import { macroSchema } from './macro.ts';
 import { pageSchema } from './page.ts';
@@ -17,7 +17,7 @@ export const LIMITS = {
   pages: 500,
   macros: 500,
   radialMenus: 100,
-  controls: 400,
+  controls: MOST_CONTROLS,
   rules: 50,
   steps: 500,
   radialItems: 8,

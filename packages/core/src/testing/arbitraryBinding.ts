@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { isPressed, type Trigger } from '../devices/index.ts';
+import { isPressed, MOST_ZOOM, PICTURE_FITS, type Trigger } from '../devices/index.ts';
 import { canonical, KEY_TABLE, keyByCode, type Shortcut, type ShortcutKey } from '../keys/index.ts';
 import {
   type Action,
@@ -7,9 +7,7 @@ import {
   type Binding,
   FACE_COLOURS,
   type Guard,
-  MOST_ZOOM,
   PAGE_CHANGES,
-  PICTURE_FITS,
   PRESS_STYLES,
   type Setup,
   type Slot,

@@ -113,14 +113,54 @@ function arbitraryProgramEdit(setup: Setup): fc.Arbitrary<readonly SingleEdit[]>
   });
 }
 
+/** Cells that are moved, grown, taken to other pages, and grids that are divided otherwise: some are refused. */
+function arbitraryPanelEdit(setup: Setup): fc.Arbitrary<SingleEdit> | null {
+  const panels = setup.devices.filter(({ panel }) => panel !== null);
+  const cells = panels.flatMap(({ id, controls }) => controls.map((own) => itemAt.control(id, own.id)));
+  const [first] = cells;
+  if (first === undefined) return null;
+  const area = fc.record({
+    column: fc.nat(5),
+    row: fc.nat(3),
+    columns: fc.integer({ min: 1, max: 3 }),
+    rows: fc.integer({ min: 1, max: 3 }),
+  });
+  const pages = [null, ...setup.pages.map(({ id }) => id)];
+  const fields = fc.oneof(
+    area.map((value) => ({ 'cell.area': value })),
+    fc.constantFrom(...pages).map((page) => ({ 'cell.page': page })),
+    fc.boolean().map((everyPage) => ({ 'cell.everyPage': everyPage })),
+  );
+  const cell = fc
+    .tuple(fc.constantFrom(first, ...cells), fields)
+    .map(([at, changed]): SingleEdit => ({ kind: 'set', at, fields: changed }));
+  const grid = fc.record({ columns: fc.integer({ min: 1, max: 8 }), rows: fc.integer({ min: 1, max: 6 }) });
+  const divided = fc
+    .tuple(fc.constantFrom(...panels), grid, fc.constantFrom(...pages))
+    .map(
+      ([{ id }, value, page]): SingleEdit =>
+        page === null
+          ? { kind: 'set', at: itemAt.device(id), fields: { 'panel.grid': value } }
+          : { kind: 'set', at: itemAt.page(page), fields: { grid: value } },
+    );
+  const size = fc
+    .constantFrom(...panels)
+    .map(
+      ({ id }): SingleEdit => ({ kind: 'set', at: itemAt.device(id), fields: { width: 200, height: 300 } }),
+    );
+  return fc.oneof({ weight: 4, arbitrary: cell }, divided, size);
+}
+
 /** Random edits for a set-up: most apply, some are refused. */
 export function arbitraryEdit(setup: Setup): fc.Arbitrary<Edit> {
   const binding = arbitraryBindingEdit(setup);
+  const panel = arbitraryPanelEdit(setup);
   const single = fc.oneof(
     { weight: 4, arbitrary: binding },
     { weight: 2, arbitrary: arbitraryPartEdit(setup).map((edit) => [edit]) },
     { weight: 3, arbitrary: arbitraryInnerEdit(setup).map((edit) => [edit]) },
     { weight: 1, arbitrary: arbitraryProgramEdit(setup) },
+    ...(panel ? [{ weight: 2, arbitrary: panel.map((edit) => [edit]) }] : []),
   );
   return fc.oneof(
     { weight: 5, arbitrary: single.map(together) },

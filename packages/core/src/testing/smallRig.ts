@@ -1,5 +1,6 @@
 import {
   benchDial,
+  type Cell,
   type Control,
   type Device,
   penTablet,
@@ -52,9 +53,28 @@ export function smallRig(): Device[] {
     only(penTablet('tablet'), ['tip', 'upper-switch']),
     only(shuttle('shuttle'), ['ring', 'jog']),
     only(threePedals('pedals'), ['left', 'right']),
-    only(wallPanel('panel'), ['cell-1', 'fader-1']),
+    smallPanel(),
     voice('voice', ['take the frame', 'again']),
   ];
+}
+
+/** A panel with cells of its own page, of every page and of a folder, and a fader. */
+function smallPanel(): Device {
+  const panel = wallPanel('panel');
+  const cells: Readonly<Record<string, Partial<Cell>>> = {
+    'cell-1': {},
+    'cell-2': { everyPage: true },
+    'cell-3': { page: 'takes' },
+    'cell-4': { page: 'puppets' },
+    'fader-1': {},
+  };
+  return {
+    ...only(panel, Object.keys(cells)),
+    controls: panel.controls.flatMap((control) => {
+      const own = cells[control.id];
+      return control.cell && own ? [{ ...control, cell: { ...control.cell, ...own } }] : [];
+    }),
+  };
 }
 
 const MACRO = { run: 'times', times: 1, again: 'ignore', goesOn: false } as const;
@@ -147,6 +167,8 @@ export function smallPages(): Page[] {
     newPage({ id: 'strip', device: 'dial', kind: 'set', name: 'Strip', program: 'larkframe' }),
     newPage({ id: 'sizes', device: 'dial', kind: 'set', name: 'Sizes', program: 'brindle' }),
     newPage({ id: 'words', device: 'dial', kind: 'set', name: 'Words' }),
+    newPage({ id: 'takes', device: 'panel', kind: 'folder', name: 'Takes' }),
+    newPage({ id: 'puppets', device: 'panel', kind: 'set', name: 'Puppets' }),
     newPage({ id: 'near', device: 'mouse', kind: 'set', name: 'Near' }),
     newPage({ id: 'paints', device: 'mouse', kind: 'folder', name: 'Paints', program: 'brindle' }),
   ];

@@ -41,6 +41,10 @@ export function refusalWords(refusal: Refusal): string {
       return `“${refusal.page}” would stand in itself by way of others.`;
     case 'too-deep':
       return `Folders stand at most ${refusal.limit} deep in each other; “${refusal.page}” would be deeper.`;
+    case 'cell-outside':
+      return `“${refusal.cell}” would reach beyond the grid of its page.`;
+    case 'cells-overlap':
+      return `“${refusal.cell}” would lie on “${refusal.other}”. Cells of a page lie beside each other.`;
     case 'unknown-device':
       return `There is no device “${refusal.device}” in the rig.`;
     case 'unknown-control':

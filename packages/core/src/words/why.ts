@@ -107,6 +107,7 @@ const IGNORED_WORDS: Readonly<Record<Extract<Outcome, { kind: 'ignored' }>['why'
   'cannot-press': 'This control cannot be pressed.',
   'unknown-device': 'There is no such device in this set-up.',
   'cannot-turn': 'This control cannot be turned.',
+  'not-shown': 'Its cell is on a page that does not show now.',
   'no-positions': 'This control has no positions.',
   'unknown-phrase': 'No control of the rig is used by that phrase.',
   'unknown-profile': 'There is no such profile.',

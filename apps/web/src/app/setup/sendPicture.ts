@@ -1,4 +1,5 @@
-import { MOST_PICTURE_BYTES, pictureSchema, problemSchema } from '@nimble-lever/core/setup';
+import { MOST_PICTURE_BYTES, type PictureUse, pictureSchema } from '@nimble-lever/core/devices';
+import { problemSchema } from '@nimble-lever/core/setup';
 
 /** What became of a picture that was sent. */
 export type PictureOutcome =
@@ -9,10 +10,10 @@ export type PictureOutcome =
   | { readonly kind: 'too-large' | 'away' };
 
 /** Sends a picture to be kept. Nothing is sent that would be refused for its size. */
-export async function sendPicture(file: Blob, signal: AbortSignal): Promise<PictureOutcome> {
+export async function sendPicture(file: Blob, signal: AbortSignal, use: PictureUse): Promise<PictureOutcome> {
   if (file.size > MOST_PICTURE_BYTES) return { kind: 'too-large' };
   try {
-    const response = await fetch('/api/pictures', { method: 'POST', body: file, signal });
+    const response = await fetch(`/api/pictures?use=${use}`, { method: 'POST', body: file, signal });
     const body: unknown = await response.json().catch(() => null);
     const kept = response.ok && pictureSchema.safeParse(body).data;
     if (kept) return { kind: 'kept', id: kept.id };

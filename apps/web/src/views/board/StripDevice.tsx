@@ -1,5 +1,5 @@
 import { styled } from '@mui/material/styles';
-import { type Device, mainTriggersOf } from '@nimble-lever/core/devices';
+import { type Device, deviceOn, mainTriggersOf } from '@nimble-lever/core/devices';
 import { memo, useMemo } from 'react';
 import { useAppSelector } from '../../app/store.ts';
 import { DeviceCard } from '../../pieces/DeviceCard.tsx';
@@ -47,7 +47,8 @@ interface Props {
  * changes; nine drawings at every step of the arrow keys were half of what a step took.
  */
 export const StripDevice = memo(function StripDevice(props: Props) {
-  const { device, lit, selected, small, ready, counted, onUse } = props;
+  const { device: whole, lit, selected, small, ready, counted, onUse } = props;
+  const device = useMemo(() => deviceOn(whole, null), [whole]);
   const simulated = useAppSelector(selectSimulated);
   const { plugged, low, charge } = simulatedDevice(simulated, device);
   const litIds = useMemo(() => new Set(lit.split(' ').filter(Boolean)), [lit]);

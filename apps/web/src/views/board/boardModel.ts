@@ -1,4 +1,5 @@
 import {
+  controlsOn,
   type Device,
   mainTriggersOf,
   type Trigger,
@@ -131,8 +132,12 @@ function rowsOf(setup: Setup, shown: Shown): readonly BoardRow[] {
   );
   if (asked) set.add(`${asked.device}/${asked.control}/${asked.trigger}`);
   const rows = setup.devices.flatMap((device) => {
-    const layer = placeShown(setup, shown, device.id);
-    return device.controls.flatMap((control) => {
+    const place = placeShown(setup, shown, device.id);
+    const page = setup.pages.some(({ id }) => id === place) ? place : null;
+    // By use, a panel's cells stand together, each on the page it belongs to.
+    const there = grouping === 'device' ? controlsOn(device, page) : device.controls;
+    return there.flatMap((control) => {
+      const layer = grouping === 'device' ? place : (control.cell?.page ?? place);
       const key = `${device.id}/${control.id}`;
       const main = mainTriggersOf(control);
       const all = triggersOf(control);

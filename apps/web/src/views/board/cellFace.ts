@@ -1,5 +1,5 @@
 import { type NativeOutput, tunedControl } from '@nimble-lever/core/devices';
-import { coveringFolders, resolveBehaviour } from '@nimble-lever/core/resolve';
+import { coveringFolders, coveringOf, resolveBehaviour } from '@nimble-lever/core/resolve';
 import { BASE_LAYER, type Binding, type Page, type Profile, type Setup } from '@nimble-lever/core/setup';
 import { describeActionIn, nativeName, profileName, programName, wheelText } from '@nimble-lever/core/words';
 import type { CellFace } from '../../pieces/Cell.tsx';
@@ -22,7 +22,7 @@ export function faceOf(
   { layer, compare }: Looked,
 ): CellFace {
   const { device, control, trigger } = row;
-  const covering = coveringFolders(setup);
+  const covering = coveringOf(coveringFolders(setup), control);
   const { decided, covered } = resolveBehaviour(
     chain,
     layersOf(layer),

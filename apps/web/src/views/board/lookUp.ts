@@ -1,5 +1,5 @@
 import type { Control, Device, Trigger } from '@nimble-lever/core/devices';
-import { coveringFolders, profileChain, resolveBehaviour } from '@nimble-lever/core/resolve';
+import { coveringFolders, coveringOf, profileChain, resolveBehaviour } from '@nimble-lever/core/resolve';
 import { BASE_LAYER, type Setup, type Slot } from '@nimble-lever/core/setup';
 
 /** A way of using a control. */
@@ -18,5 +18,7 @@ export function layersOf(layer: string): readonly string[] {
 export function resolutionAt(setup: Setup, slot: Slot) {
   const chain = profileChain(setup, slot.profile);
   const { layer, device, control, trigger } = slot;
-  return resolveBehaviour(chain, layersOf(layer), device, control, trigger, coveringFolders(setup));
+  const found = setup.devices.find(({ id }) => id === device)?.controls.find(({ id }) => id === control);
+  const covering = coveringOf(coveringFolders(setup), found);
+  return resolveBehaviour(chain, layersOf(layer), device, control, trigger, covering);
 }

@@ -11,6 +11,7 @@ import {
 } from '@nimble-lever/core/devices';
 import { CAPITALS, leastCapitals } from '@nimble-lever/core/drawing';
 import { wayBack, wayBackEdit } from '@nimble-lever/core/pages';
+import { isUsed, layerOfCell, type PanelPage } from '@nimble-lever/core/panels';
 import { BASE_LAYER, keyOf, type Page, type Setup } from '@nimble-lever/core/setup';
 import { profileName, tidy, triggerWord } from '@nimble-lever/core/words';
 import { type RefObject, useState } from 'react';
@@ -26,6 +27,8 @@ import { useSlotEdits } from '../../editors/useSlotEdits.ts';
 import { ChoiceField } from '../../pieces/ChoiceField.tsx';
 import type { ControlFace } from '../../pieces/controlFace.ts';
 import { faceParts } from '../../pieces/faceParts.ts';
+import { CellFields } from './grid/CellFields.tsx';
+import { PageChecks } from './grid/PageChecks.tsx';
 import type { PageFace } from './pageFaces.ts';
 import { WORDS } from './words.ts';
 
@@ -48,6 +51,10 @@ const Box = styled('aside')(({ theme: { vars } }) => ({
   '& .line': { display: 'flex', alignItems: 'center', gap: 8, flexWrap: 'wrap' },
   '& p': { color: vars?.palette.text.secondary },
   '& .good': { color: vars?.palette.tokens.accent },
+  '& .problem': { color: vars?.palette.tokens.brick, fontSize: 12, alignSelf: 'flex-start' },
+  '& .MuiFormControlLabel-root': { margin: 0, gap: 4 },
+  '& .MuiFormControlLabel-label': { fontSize: 13, lineHeight: 1.3 },
+  '& .MuiCheckbox-root': { padding: 3 },
   '& .wrong': { color: vars?.palette.tokens.brick },
 }));
 
@@ -62,11 +69,15 @@ interface Props {
   readonly faces: ReadonlyMap<string, PageFace>;
   readonly chooserRef: RefObject<HTMLInputElement | null>;
   readonly onDone: () => void;
+  /** Of a panel: the page as it is divided; null for any other device. */
+  readonly panel: PanelPage | null;
+  readonly onSelect: (control: string) => void;
+  readonly onSaid: (said: string) => void;
 }
 
 /** What the selected control does on the page, with the pieces the Board has, and how the page as a whole is. */
 export function ControlSide(props: Props) {
-  const { device, page, profile, profiles, onProfile, selected, faces } = props;
+  const { device, page, profile, profiles, onProfile, selected, faces, panel, onSaid } = props;
   const setup = useAppSelector(selectSetup);
   const [only, ...others] = selected;
   const control = others.length === 0 ? device.controls.find(({ id }) => id === only) : undefined;
@@ -78,7 +89,8 @@ export function ControlSide(props: Props) {
           {control?.name ??
             (selected.length > 0 ? WORDS.selected(selected.length) : (page?.name ?? WORDS.home))}{' '}
           {selected.length === 0 && <small>{WORDS.pageOfDevice(device.name)}</small>}
-          {box && (
+          {control?.cell && <small>{WORDS.cellAt(control.cell.area)}</small>}
+          {box && !control?.cell && (
             <small>{WORDS.size(Math.round(box.right - box.left), Math.round(box.bottom - box.top))}</small>
           )}
         </h2>
@@ -93,7 +105,12 @@ export function ControlSide(props: Props) {
         </div>
         {!control && <p>{selected.length > 1 ? WORDS.several : WORDS.nothingSelected}</p>}
       </section>
-      {control && <ControlDoes key={control.id} {...props} control={control} known={faces.get(control.id)} />}
+      {control && isUsed(control) && (
+        <ControlDoes key={control.id} {...props} control={control} known={faces.get(control.id)} />
+      )}
+      {control && panel && (
+        <CellFields key={`cell ${control.id}`} panel={panel} control={control} onSaid={onSaid} />
+      )}
       <PageSum {...props} />
     </Box>
   );
@@ -113,7 +130,8 @@ function ControlDoes({
   const [recording, setRecording] = useState(false);
   const [composing, setComposing] = useState(false);
   const [menu, setMenu] = useState<string | null>(null);
-  const slot = { profile, layer: page?.id ?? BASE_LAYER, device: device.id, control: control.id, trigger };
+  const layer = control.cell ? layerOfCell(control) : (page?.id ?? BASE_LAYER);
+  const slot = { profile, layer, device: device.id, control: control.id, trigger };
   const edits = useSlotEdits(slot);
   if (!edits) return null;
   const { binding, target } = edits;
@@ -200,7 +218,7 @@ function Legible({ device, control, face }: { device: Device; control: Control; 
 }
 
 /** How much is set on the page, and how one leaves it; the way back is offered where there is none. */
-function PageSum({ device, page, profile, faces }: Props) {
+function PageSum({ device, page, profile, faces, panel, onSelect }: Props) {
   const dispatch = useAppDispatch();
   const setup: Setup = useAppSelector(selectSetup);
   const set = [...faces.values()].filter(({ isOwn }) => isOwn).length;
@@ -211,8 +229,9 @@ function PageSum({ device, page, profile, faces }: Props) {
   return (
     <section>
       <h3>{WORDS.onThisPage}</h3>
+      {panel && <PageChecks panel={panel} profile={profile} onSelect={onSelect} />}
       <p>
-        {WORDS.counts(set, device.controls.length)} {back !== null && WORDS.backBy(nameOf(back))}
+        {!panel && WORDS.counts(set, device.controls.length)} {back !== null && WORDS.backBy(nameOf(back))}
       </p>
       {isFolder && back === null && <p className="wrong">{WORDS.noWayBack}</p>}
       {offer && (

@@ -3,14 +3,15 @@ import { type Device, readingDistance } from '@nimble-lever/core/devices';
 import { opensPage, shownContent } from '@nimble-lever/core/pages';
 import { BASE_LAYER, type Page } from '@nimble-lever/core/setup';
 import { describeActionIn, pageName, triggerName } from '@nimble-lever/core/words';
+import type { HTMLAttributes, ReactNode } from 'react';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppSelector } from '../../app/store.ts';
+import { cellFace } from '../../pieces/controlFace.ts';
 import { DeviceDrawing } from '../../pieces/DeviceDrawing.tsx';
 import { FaceMark } from '../../pieces/FaceMark.tsx';
 import { ShapeMark } from '../../pieces/ShapeMark.tsx';
 import type { FacePlace, PageFace } from './pageFaces.ts';
-import type { Dragged, useContentDrag } from './useContentDrag.ts';
-import type { usePictures } from './usePictures.ts';
+import type { Dragged } from './useContentDrag.ts';
 import { WORDS } from './words.ts';
 
 const Box = styled('div')(({ theme: { vars } }) => ({
@@ -27,6 +28,26 @@ const Box = styled('div')(({ theme: { vars } }) => ({
   touchAction: 'none',
   '& .drawing': { width: '100%', flex: '0 1 520px', minHeight: 0, maxWidth: 760 },
   '& .chosen': { fill: 'none', stroke: vars?.palette.text.primary, strokeWidth: 3 },
+  // A panel gets all the room there is.
+  '&.panel': { padding: 18 },
+  '&.panel .drawing': { flex: '1 1 0', maxWidth: 1000 },
+  '&.panel svg[role=group]': { cursor: 'crosshair' },
+  // The frame of the screen.
+  '&.panel svg .body': { stroke: vars?.palette.text.secondary, strokeWidth: 6 },
+  '&.panel .control:focus-visible .face': { strokeWidth: 2 },
+  '& .corner': { fill: 'none', stroke: vars?.palette.text.secondary, opacity: 0.7 },
+  '& .through': { fill: 'none', stroke: vars?.palette.text.primary, strokeDasharray: '5 4' },
+  '& .ghost': {
+    fill: vars?.palette.tokens.accentTint,
+    fillOpacity: 0.65,
+    stroke: vars?.palette.tokens.accent,
+  },
+  '& .ghost.wrong': {
+    fill: vars?.palette.tokens.brickTint,
+    stroke: vars?.palette.tokens.brick,
+    strokeDasharray: '5 4',
+  },
+  '& .handle': { fill: vars?.palette.tokens.sheet, stroke: vars?.palette.text.primary },
   '& .over': { fill: 'none', stroke: vars?.palette.tokens.accent, strokeWidth: 3.5, strokeDasharray: '6 4' },
   '& dl': {
     margin: 0,
@@ -62,8 +83,12 @@ interface Props {
   readonly selected: readonly string[];
   readonly faces: ReadonlyMap<string, PageFace>;
   readonly dragged: Dragged | null;
-  readonly handlers: ReturnType<typeof useContentDrag>['handlers'] &
-    ReturnType<typeof usePictures>['handlers'];
+  readonly handlers: HTMLAttributes<HTMLDivElement>;
+  /** Under the controls and over them, in the device's millimetres. */
+  readonly under?: ReactNode;
+  readonly over?: ReactNode;
+  /** What the pointer would do where it is, as CSS says it; empty for nothing of its own. */
+  readonly cursor?: string;
 }
 
 /** What turns and slides do on the page: they have no room for a face. */
@@ -107,7 +132,18 @@ const NOTHING_LIT: ReadonlySet<string> = new Set();
 const still = () => undefined;
 
 /** A page on the drawing of its device, to scale, with what is on each control. */
-export function PageDrawing({ device, page, profile, selected, faces, dragged, handlers }: Props) {
+export function PageDrawing({
+  device,
+  page,
+  profile,
+  selected,
+  faces,
+  dragged,
+  handlers,
+  under,
+  over: above,
+  cursor = '',
+}: Props) {
   const setup = useAppSelector(selectSetup);
   const layer = page?.id ?? BASE_LAYER;
   const distance = readingDistance(device);
@@ -124,7 +160,7 @@ export function PageDrawing({ device, page, profile, selected, faces, dragged, h
     ...(over ? [[over, 'over'] as const] : []),
   ];
   return (
-    <Box {...handlers} data-page-drawing>
+    <Box {...handlers} data-page-drawing style={{ cursor }} className={device.panel ? 'panel' : ''}>
       <div className="drawing">
         <DeviceDrawing
           device={device}
@@ -132,25 +168,33 @@ export function PageDrawing({ device, page, profile, selected, faces, dragged, h
           selected={null}
           angles={{}}
           values={{}}
-          faceOf={({ id, shape }) => {
-            const known = faces.get(id);
-            if (!known?.face) return null;
+          faceOf={(control) => {
+            const known = faces.get(control.id);
+            const face = cellFace(control) ?? known?.face;
+            if (!face) return null;
             return (
               <FaceMark
-                shape={shape}
-                face={known.face}
+                shape={control.shape}
+                cell={control.cell}
+                face={face}
                 distance={distance}
                 wordsFrom={0}
-                soft={!known.isOwn}
+                soft={!known?.isOwn && !cellFace(control)}
               />
             );
           }}
-          over={marks.map(([id, className]) => {
-            const shape = shapeOf(id);
-            return (
-              shape && <ShapeMark key={`${className} ${id}`} shape={shape} className={className} reach={1} />
-            );
-          })}
+          under={under}
+          over={
+            above ??
+            marks.map(([id, className]) => {
+              const shape = shapeOf(id);
+              return (
+                shape && (
+                  <ShapeMark key={`${className} ${id}`} shape={shape} className={className} reach={1} />
+                )
+              );
+            })
+          }
           hint={({ id, name }) => hint(id, name)}
           onDown={still}
           onUp={still}
@@ -158,7 +202,7 @@ export function PageDrawing({ device, page, profile, selected, faces, dragged, h
           onPosition={still}
         />
       </div>
-      <Legend device={device} profile={profile} layer={layer} />
+      {!device.panel && <Legend device={device} profile={profile} layer={layer} />}
       {dragged && (
         <Ghost style={{ left: dragged.x, top: dragged.y }}>
           {dragged.copies ? '+ ' : ''}

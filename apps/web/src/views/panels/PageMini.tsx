@@ -1,5 +1,5 @@
 import { styled } from '@mui/material/styles';
-import type { Device } from '@nimble-lever/core/devices';
+import { type Device, deviceOn } from '@nimble-lever/core/devices';
 import { FACE_COLOURS } from '@nimble-lever/core/setup';
 import { ShapeMark } from '../../pieces/ShapeMark.tsx';
 import type { PageFace } from './pageFaces.ts';
@@ -21,11 +21,14 @@ const Svg = styled('svg')(({ theme: { vars } }) => ({
 
 interface Props {
   readonly device: Device;
+  /** Null for the device's own. */
+  readonly page: string | null;
   readonly faces: ReadonlyMap<string, PageFace>;
 }
 
 /** A page in small, as it is: what is set on it in its colour, what comes from below in grey. */
-export function PageMini({ device, faces }: Props) {
+export function PageMini({ device: whole, page, faces }: Props) {
+  const device = deviceOn(whole, page);
   return (
     <Svg viewBox={`0 0 ${device.width} ${device.height}`} aria-hidden>
       {device.body.map((shape, i) => (

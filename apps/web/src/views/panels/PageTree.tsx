@@ -138,6 +138,7 @@ export function PageTree({ device, page: shown, profile, over, onShow }: Props) 
           >
             <PageMini
               device={device}
+              page={page?.id ?? null}
               faces={pageFaces(setup, device, {
                 profile: page?.program ? profileFor(setup, page) : profile,
                 layer: page?.id ?? BASE_LAYER,

@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import { styled } from '@mui/material/styles';
-import type { Device } from '@nimble-lever/core/devices';
+import { type Device, deviceOn } from '@nimble-lever/core/devices';
 import { BASE_LAYER, EVERYWHERE, type Page, profileOf, type Setup } from '@nimble-lever/core/setup';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
@@ -9,6 +9,9 @@ import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { ChoiceField } from '../../pieces/ChoiceField.tsx';
 import { ControlSide } from './ControlSide.tsx';
 import { dropContent, folderOf } from './carry.ts';
+import { folder } from './grid/cellActs.ts';
+import { PanelEditor } from './grid/PanelEditor.tsx';
+import { usePanelPage } from './grid/usePanelEdits.ts';
 import { PageDrawing } from './PageDrawing.tsx';
 import { PageTree } from './PageTree.tsx';
 import { pageFaces } from './pageFaces.ts';
@@ -74,7 +77,9 @@ const KINDS: ReadonlySet<Device['kind']> = new Set([
 /** Panels: the pages of a device on its own drawing, and what each control does on them. */
 export function PanelsPage() {
   const setup = useAppSelector(selectSetup);
-  const devices = setup.devices.filter(({ kind, controls }) => KINDS.has(kind) && controls.length > 0);
+  const devices = setup.devices.filter(
+    ({ kind, controls, panel }) => KINDS.has(kind) && (controls.length > 0 || panel !== null),
+  );
   const [params, setParams] = useSearchParams();
   const navigate = useNavigate();
   // The one asked for, else the first that has pages.
@@ -106,7 +111,7 @@ export function PanelsPage() {
     setup.pages.find(({ id, device: of }) => id === params.get('page') && of === device.id) ?? null;
   return (
     <Pages
-      key={`${device.id} ${page?.id ?? ''}`}
+      key={device.id}
       devices={devices}
       device={device}
       page={page}
@@ -125,14 +130,30 @@ interface Props {
   readonly onShow: (next: { device?: string; page?: string | null; profile?: string }) => void;
 }
 
+/** What is selected, and on which page. */
+interface Chosen {
+  readonly page: string | null;
+  readonly controls: readonly string[];
+}
+
 /** One page of a device. */
-function Pages({ devices, device, page, asked, onShow }: Props) {
+function Pages({ devices, device: whole, page, asked, onShow }: Props) {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const setup = useAppSelector(selectSetup);
   const front = useAppSelector((state) => state.engine.engine.profile);
-  const [selected, setSelected] = useState<readonly string[]>([]);
-  const [said, setSaid] = useState('');
+  const device = useMemo(() => deviceOn(whole, page?.id ?? null), [whole, page]);
+  const panel = usePanelPage(whole.id, page?.id ?? null);
+  const shown = page?.id ?? null;
+  const [chosen, setChosen] = useState<Chosen>({ page: shown, controls: [] });
+  const setSelected = (controls: readonly string[]) => setChosen({ page: shown, controls });
+  const [told, setTold] = useState({ page: shown, words: '' });
+  const said = told.page === shown ? told.words : '';
+  const setSaid = (words: string) => setTold({ page: shown, words });
+  // What is on another page, or was taken away meanwhile, is not selected any more.
+  const selected = (chosen.page === shown ? chosen.controls : []).filter((id) =>
+    device.controls.some((control) => control.id === id),
+  );
   const chooser = useRef<HTMLInputElement>(null);
   const root = useRef<HTMLDivElement>(null);
   const profiles = profilesFor(setup, page);
@@ -142,7 +163,7 @@ function Pages({ devices, device, page, asked, onShow }: Props) {
   const place = { profile, layer, device: device.id };
   const faces = useMemo(() => pageFaces(setup, device, { profile, layer }), [setup, device, profile, layer]);
   const makeOne = (controls: readonly string[]) => {
-    const made = dispatch(folderOf(place, controls));
+    const made = panel ? dispatch(folder(panel, profile, controls)) : dispatch(folderOf(place, controls));
     setSaid(made.said);
     if (made.page) setSelected([]);
   };
@@ -156,12 +177,12 @@ function Pages({ devices, device, page, asked, onShow }: Props) {
   );
   const { dragged, handlers } = useContentDrag({
     onSelect: (control, adds) =>
-      setSelected((before) =>
+      setSelected(
         !adds
           ? [control]
-          : before.includes(control)
-            ? before.filter((id) => id !== control)
-            : [...before, control],
+          : selected.includes(control)
+            ? selected.filter((id) => id !== control)
+            : [...selected, control],
       ),
     onDrop: (control, target, copies) => setSaid(dispatch(dropContent(place, control, target, copies))),
     onStep: (control, by) => {
@@ -187,7 +208,7 @@ function Pages({ devices, device, page, asked, onShow }: Props) {
           />
         </div>
         <PageTree
-          device={device}
+          device={whole}
           page={page}
           profile={profile}
           over={dragged?.over ?? null}
@@ -207,22 +228,40 @@ function Pages({ devices, device, page, asked, onShow }: Props) {
           </Button>
           <Button onClick={() => navigate('/board')}>{WORDS.onBoard}</Button>
         </header>
-        <PageDrawing
-          device={device}
-          page={page}
-          profile={profile}
-          selected={selected}
-          faces={faces}
-          dragged={dragged}
-          handlers={{ ...handlers, ...pictures.handlers }}
-        />
-        <footer>
-          <p className="said" role="status">
-            {pictures.wrong ?? said}
-          </p>
-          <p>{WORDS.hint}</p>
-          <p>{WORDS.hintKeys}</p>
-        </footer>
+        {panel ? (
+          <PanelEditor
+            panel={panel}
+            device={device}
+            profile={profile}
+            selected={selected}
+            faces={faces}
+            said={pictures.wrong ?? said}
+            pictureHandlers={pictures.handlers}
+            onSelected={setSelected}
+            onSaid={setSaid}
+            onFolder={() => makeOne(selected)}
+            onEdit={() => setTimeout(() => chooser.current?.focus())}
+          />
+        ) : (
+          <>
+            <PageDrawing
+              device={device}
+              page={page}
+              profile={profile}
+              selected={selected}
+              faces={faces}
+              dragged={dragged}
+              handlers={{ ...handlers, ...pictures.handlers }}
+            />
+            <footer>
+              <p className="said" role="status">
+                {pictures.wrong ?? said}
+              </p>
+              <p>{WORDS.hint}</p>
+              <p>{WORDS.hintKeys}</p>
+            </footer>
+          </>
+        )}
       </div>
       <ControlSide
         device={device}
@@ -234,6 +273,9 @@ function Pages({ devices, device, page, asked, onShow }: Props) {
         faces={faces}
         chooserRef={chooser}
         onDone={focusDrawing}
+        panel={panel}
+        onSelect={(control) => setSelected([control])}
+        onSaid={setSaid}
       />
     </Layout>
   );

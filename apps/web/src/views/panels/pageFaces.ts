@@ -1,6 +1,7 @@
 import type { Device } from '@nimble-lever/core/devices';
 import { shownContent } from '@nimble-lever/core/pages';
-import { coveringFolders } from '@nimble-lever/core/resolve';
+import { layerOfCell } from '@nimble-lever/core/panels';
+import { coveringFolders, coveringOf } from '@nimble-lever/core/resolve';
 import { EVERYWHERE, type Setup } from '@nimble-lever/core/setup';
 import { describeActionIn, nativeName } from '@nimble-lever/core/words';
 import { type ControlFace, controlFace } from '../../pieces/controlFace.ts';
@@ -28,18 +29,21 @@ export interface FacePlace {
 export function pageFaces(
   setup: Setup,
   device: Device,
-  { profile, layer }: FacePlace,
+  { profile, layer: shownLayer }: FacePlace,
 ): ReadonlyMap<string, PageFace> {
   const column = setup.profiles[profile] ?? setup.profiles[EVERYWHERE];
-  const covered = coveringFolders(setup).has(layer);
+  const folders = coveringFolders(setup);
   return new Map(
-    device.controls.map(({ id: control, native }): [string, PageFace] => {
+    device.controls.map((each): [string, PageFace] => {
+      const { id: control, native } = each;
+      // What a cell does is set where it belongs.
+      const layer = each.cell ? layerOfCell(each) : shownLayer;
       const content = shownContent(setup, { profile, layer, device: device.id, control });
       const shown = content.find(({ trigger }) => trigger === 'press') ?? content[0];
       const isOwn = content.some((each) => each.profile === profile && each.layer === layer);
       const hasMore = content.length > 1;
       if (!shown || !column) {
-        const by = covered ? undefined : native.press;
+        const by = coveringOf(folders, each).has(layer) ? undefined : native.press;
         return [control, { face: null, does: by ? nativeName(by) : WORDS.nothing, isOwn: false, hasMore }];
       }
       const { behaviour, face } = shown.binding;

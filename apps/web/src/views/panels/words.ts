@@ -1,3 +1,5 @@
+import type { CellArea } from '@nimble-lever/core/devices';
+
 /** The words of Panels. */
 export const WORDS = {
   devices: 'Device',
@@ -44,6 +46,8 @@ export const WORDS = {
   pageOfDevice: (device: string) => `page of ${device}`,
   several: 'Make a folder of them, or select one alone to say what it does.',
   nothingSelected: 'Select a control to say what it does on this page.',
+  cellAt: ({ column, row, columns, rows }: CellArea) =>
+    `cell ${column + 1}, ${row + 1} · ${columns} × ${rows}`,
   size: (width: number, height: number) => `${width} × ${height} mm`,
   use: 'How it is used',
   label: 'Face',

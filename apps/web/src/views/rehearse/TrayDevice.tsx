@@ -1,12 +1,13 @@
 import { styled } from '@mui/material/styles';
 import {
   type Control,
+  controlsOn,
   type Device,
   movesPointer,
   readingDistance,
   tunedControl,
 } from '@nimble-lever/core/devices';
-import { controlKey, type FaceState, pagesOn, wheelModeNow } from '@nimble-lever/core/engine';
+import { controlKey, type FaceState, pagesOn, shownPage, wheelModeNow } from '@nimble-lever/core/engine';
 import type { Setup } from '@nimble-lever/core/setup';
 import { describeAction, nativeName } from '@nimble-lever/core/words';
 import { useMemo, useState } from 'react';
@@ -15,10 +16,11 @@ import { feed } from '../../app/engine/feed.ts';
 import { selectCompiled, selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { useFlash } from '../../app/useFlash.ts';
-import { controlFace } from '../../pieces/controlFace.ts';
+import { cellFace, controlFace } from '../../pieces/controlFace.ts';
 import { DeviceCard } from '../../pieces/DeviceCard.tsx';
 import { DeviceDrawing } from '../../pieces/DeviceDrawing.tsx';
 import { FaceMark } from '../../pieces/FaceMark.tsx';
+import { PanelBackground } from '../../pieces/PanelBackground.tsx';
 import { selectSimulated, simulatedDevice } from '../../practice/devices/simulatedSlice.ts';
 import { PointerPad } from './PointerPad.tsx';
 import { SayField } from './SayField.tsx';
@@ -52,13 +54,16 @@ export function TrayDevice({ device: plain }: { readonly device: Device }) {
   const [angles, setAngles] = useState<Readonly<Record<string, number>>>({});
   const { wheel } = plain.settings;
   const isFree = wheelModeNow(engine, plain.id, wheel.free) === 'free';
+  const compiled = useAppSelector(selectCompiled);
+  const page = shownPage(compiled, engine, plain.id);
   const device = useMemo(() => {
     const settings = { ...plain.settings, wheel: { ...plain.settings.wheel, free: isFree } };
-    return { ...plain, controls: plain.controls.map((control) => tunedControl(control, settings)) };
-  }, [plain, isFree]);
+    const shown = controlsOn(plain, page);
+    return { ...plain, controls: shown.map((control) => tunedControl(control, settings)) };
+  }, [plain, isFree, page]);
   const { id } = device;
   const faces = useFaces(device);
-  const compiled = useAppSelector(selectCompiled);
+  const picture = (setup.pages.find((each) => each.id === page) ?? device.panel)?.picture ?? null;
   const pages = pagesOn(compiled, engine, id).map(({ name }) => name);
   const simulated = useAppSelector(selectSimulated);
   const { plugged, low, charge } = simulatedDevice(simulated, plain);
@@ -107,13 +112,16 @@ export function TrayDevice({ device: plain }: { readonly device: Device }) {
           selected={null}
           angles={angles}
           values={places}
-          faceOf={({ id: own, shape }) => {
-            const now = faces.get(own);
+          under={picture && <PanelBackground width={device.width} height={device.height} picture={picture} />}
+          faceOf={(control) => {
+            const now = faces.get(control.id);
+            const face = cellFace(control) ?? (now && controlFace(now, now.does));
             return (
-              now && (
+              face && (
                 <FaceMark
-                  shape={shape}
-                  face={controlFace(now, now.does)}
+                  shape={control.shape}
+                  cell={control.cell}
+                  face={face}
                   distance={readingDistance(device)}
                   state={now}
                 />

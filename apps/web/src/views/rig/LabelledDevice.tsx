@@ -1,5 +1,5 @@
 import { styled, useTheme } from '@mui/material/styles';
-import type { Control, Device } from '@nimble-lever/core/devices';
+import { type Control, type Device, deviceOn } from '@nimble-lever/core/devices';
 import { useMemo, useRef } from 'react';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppSelector } from '../../app/store.ts';
@@ -89,8 +89,10 @@ interface Props {
 }
 
 /** A device drawn to scale, with what each control does written in it or beside it. */
-export function LabelledDevice({ device, profile, layer, selected, lit, onUse }: Props) {
+export function LabelledDevice({ device: whole, profile, layer, selected, lit, onUse }: Props) {
   const setup = useAppSelector(selectSetup);
+  const page = setup.pages.some(({ id }) => id === layer) ? layer : null;
+  const device = useMemo(() => deviceOn(whole, page), [whole, page]);
   const element = useRef<HTMLElement>(null);
   const size = useSize(element);
   const { fontFamily } = useTheme().typography;

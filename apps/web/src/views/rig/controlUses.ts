@@ -5,7 +5,7 @@ import {
   type Trigger,
   triggersOf,
 } from '@nimble-lever/core/devices';
-import { coveringFolders, profileChain, resolveBehaviour } from '@nimble-lever/core/resolve';
+import { coveringFolders, coveringOf, profileChain, resolveBehaviour } from '@nimble-lever/core/resolve';
 import { BASE_LAYER, type Setup } from '@nimble-lever/core/setup';
 import { describeAction, triggerName, triggerWord } from '@nimble-lever/core/words';
 
@@ -31,7 +31,7 @@ export function usesOf(
   // As the engine looks it up: profile by profile, in each the layer first.
   const chain = profileChain(setup, profile);
   const layers = layer === BASE_LAYER ? [BASE_LAYER] : [layer, BASE_LAYER];
-  const covering = coveringFolders(setup);
+  const covering = coveringOf(coveringFolders(setup), control);
   const main = mainTriggersOf(control);
   return triggersOf(control).flatMap((trigger): ControlUse[] => {
     const { decided, covered } = resolveBehaviour(chain, layers, device.id, control.id, trigger, covering);

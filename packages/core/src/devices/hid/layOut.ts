@@ -29,6 +29,8 @@ const SIZES: Readonly<Record<Control['kind'], readonly [width: number, height: n
   'pen-switch': [12, 26],
   cell: [30, 30],
   phrase: [60, 16],
+  words: [60, 16],
+  picture: [30, 30],
 };
 /** Kinds that are drawn round. */
 const ROUND: readonly Control['kind'][] = ['dial', 'knob', 'ring', 'jog', 'shuttle'];

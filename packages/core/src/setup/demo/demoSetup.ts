@@ -27,6 +27,7 @@ import {
   tallow,
   tinCan,
 } from './programs.ts';
+import { withShowing } from './showing.ts';
 
 /** The rig of the demo, from the dial that everyone tries first to the voice. */
 const MODELS = [
@@ -46,6 +47,7 @@ const rig = (): Setup['devices'] =>
   MODELS.flatMap((model) => {
     const device = fromCatalogue(model, model);
     if (!device) return [];
+    if (model === 'wall-panel') return [withShowing(device)];
     if (model !== 'pocket-mouse') return [device];
     return [{ ...device, settings: { ...device.settings, computers: ['Studio desk', 'Loft laptop'] } }];
   });

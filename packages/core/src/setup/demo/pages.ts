@@ -3,6 +3,9 @@ import { newPage, type Page } from '../page.ts';
 /** The folders of the six pad, one of the program that captures and one of the one that paints. */
 export const SHOT = 'shot';
 export const PUPPET = 'puppet';
+/** A page of the wall panel, divided more finely than its own. */
+export const SHOWING = 'showing';
+export const SHOWING_GRID = { columns: 8, rows: 5 };
 /** The sets of the dial, two for each of three programs. */
 export const FRAMES = 'frames';
 export const FILM_STRIP = 'film-strip';
@@ -26,4 +29,12 @@ export const demoPages = (): Page[] => [
   set(CANVAS, 'Canvas', 'brindle'),
   folder(SHOT, 'Shot', 'larkframe'),
   folder(PUPPET, 'Puppet', 'brindle'),
+  newPage({
+    id: SHOWING,
+    device: 'wall-panel',
+    kind: 'folder',
+    name: 'Showing',
+    program: 'larkframe',
+    grid: SHOWING_GRID,
+  }),
 ];

@@ -1,6 +1,6 @@
-import { acting, OFF } from '../binding.ts';
+import { acting, type Behaviour, type Face, OFF } from '../binding.ts';
 import { EVERYWHERE, type Profile } from '../setup.ts';
-import { BRUSH, CANVAS, CLIPBOARD, FILM_STRIP, FRAMES, PUPPET, SHOT, WORDS } from './pages.ts';
+import { BRUSH, CANVAS, CLIPBOARD, FILM_STRIP, FRAMES, PUPPET, SHOT, SHOWING, WORDS } from './pages.ts';
 import {
   command,
   dialPress,
@@ -67,6 +67,13 @@ export const everywhere = (): Profile =>
     [panel('cell-12'), acting({ kind: 'profile', change: 'automatic', profiles: [] }, 'tap')],
   ]);
 
+/** A cell of the panel's page for showing. */
+const showing = (id: string, behaviour: Behaviour, own: Face | null = null): Row => [
+  panel(`showing-${id}`),
+  behaviour,
+  { layer: SHOWING, ...(own && { face: own }) },
+];
+
 /** Frames back and forth by hand and foot. */
 export const larkframeProfile = (): Profile =>
   profile('larkframe', 'larkframe', [
@@ -115,6 +122,31 @@ export const larkframeProfile = (): Profile =>
     [sixKey(4), command('larkframe-guides'), { layer: SHOT, face: face('Guides', 'grid-3x3', 'teal') }],
     [sixKey(5), command('larkframe-magnify'), { layer: SHOT, face: face('Magnify', 'zoom-in', 'teal') }],
     [sixKey(6), page('back'), { layer: SHOT, face: face('Back', 'corner-up-left', 'ink') }],
+    [panel('cell-8'), page('open', SHOWING), { face: face('Showing', 'film', 'green') }],
+    showing('take', command('larkframe-take'), face('Take', 'camera', 'amber')),
+    showing('play', command('larkframe-play'), face('Play', 'play', 'green')),
+    showing('undo', command('larkframe-undo'), face('Undo', 'undo', 'plum')),
+    showing('redo', command('larkframe-redo'), face('Redo', 'redo', 'plum')),
+    showing('onion', command('larkframe-onion'), face('Onion skin', 'layers', 'teal')),
+    showing('guides', command('larkframe-guides'), face('Guides', 'grid-3x3', 'teal')),
+    showing('frame-back', command('larkframe-step-back'), face('Frame back', 'skip-back', 'blue')),
+    showing('frame-on', command('larkframe-step-on'), face('Frame on', 'skip-forward', 'blue')),
+    showing('double', command('larkframe-double'), face('Double the frame', 'copy', 'ink')),
+    showing('first', command('larkframe-first')),
+    showing('last', command('larkframe-last')),
+    showing('delete', guarded('larkframe-delete', 'longer'), face('Delete', 'delete', 'ink')),
+    showing('back', page('back'), face('Back', 'corner-up-left', 'ink')),
+    [
+      panel('showing-frames', 'clockwise'),
+      tap('larkframe-step-on'),
+      { layer: SHOWING, face: face('Frames', 'film', null) },
+    ],
+    [panel('showing-frames', 'anticlockwise'), tap('larkframe-step-back'), { layer: SHOWING }],
+    [
+      panel('showing-lamp', 'slide'),
+      fader('/larkframe/lamp'),
+      { layer: SHOWING, face: face('Lamp', null, null) },
+    ],
   ]);
 
 /** Brush sizes on the dial, colours on a ring, the pen hovering and touching. */

@@ -17,6 +17,8 @@ const WHOLE: ReadonlySet<string> = new Set([
   'onLayout',
   'keyboards',
   'picture',
+  'area',
+  'grid',
 ]);
 
 /** Whether a field is set as a whole, never part by part. */

@@ -124,7 +124,9 @@ function removeAlong(draft: Draft, { kind, last, above }: Target, item: Item): r
       return removeBindings(draft, ({ layer }) => layer === last.id);
     case 'page': {
       const inside = pagesBelow(draft.setup, last.id);
-      return removePages(draft, inside, ({ layer }) => layer === last.id);
+      const cells = removeCells(draft, new Set([last.id, ...inside.map(({ id }) => id)]));
+      // They come back once the pages are there.
+      return [...removePages(draft, inside, ({ layer }) => layer === last.id), ...cells];
     }
     case 'program':
       return removeWithProgram(draft, last.id);
@@ -146,10 +148,9 @@ function removeAlong(draft: Draft, { kind, last, above }: Target, item: Item): r
 /** A program's pages with all that stands in them, and its profiles: those that others are based on come back first. */
 function removeWithProgram(draft: Draft, program: string): readonly SingleEdit[] {
   const own = draft.setup.pages.filter((page) => page.program === program);
-  const pages = removePages(
-    draft,
-    own.flatMap((page) => [page, ...pagesBelow(draft.setup, page.id)]),
-  );
+  const all = own.flatMap((page) => [page, ...pagesBelow(draft.setup, page.id)]);
+  const cells = removeCells(draft, new Set(all.map(({ id }) => id)));
+  const pages = [...removePages(draft, all), ...cells];
   const profiles = byBase(draft.setup, profilesFor(draft.setup, program)).flatMap((id) => {
     const at = itemAt.profile(id);
     return takeOut(draft, at, targetOf(at)) ?? [];
@@ -181,6 +182,24 @@ function removePages(
     if (page.within !== null) inside.push({ kind: 'set', at, fields: { within: page.within } });
   }
   return [...back, ...inside, ...bindings];
+}
+
+/** Removes the cells of some pages of a panel, with what is bound to them; gives what puts them back, in their order. */
+function removeCells(draft: Draft, pages: ReadonlySet<string>): readonly SingleEdit[] {
+  const back: SingleEdit[] = [];
+  const bindings: SingleEdit[] = [];
+  for (const device of draft.setup.devices.filter(({ panel }) => panel !== null)) {
+    const going = device.controls.filter(({ cell }) => cell?.page && pages.has(cell.page));
+    if (going.length === 0) continue;
+    const ids = new Set(going.map(({ id }) => id));
+    bindings.push(...removeBindings(draft, (slot) => slot.device === device.id && ids.has(slot.control)));
+    for (const { id } of going.toReversed()) {
+      const at = itemAt.control(device.id, id);
+      const edit = takeOut(draft, at, targetOf(at));
+      if (edit) back.unshift(edit);
+    }
+  }
+  return [...back, ...bindings];
 }
 
 /** Profiles in such an order that each comes after what it is based on. */

@@ -102,6 +102,13 @@ export class SlowEngine {
     this.#desk.now = until;
   }
 
+  /** A cell of a page that does not show is not there. */
+  #shows(device: string, control: string): boolean {
+    const cell = controlIn(this.#setup, device, control)?.cell;
+    if (!cell || (cell.everyPage && cell.page === null)) return true;
+    return cell.page === (this.#actions.pages.over(device)[0] ?? null);
+  }
+
   #grant(): void {
     for (let wish = this.#actions.wishes.shift(); wish; wish = this.#actions.wishes.shift()) wish();
   }
@@ -109,16 +116,16 @@ export class SlowEngine {
   #act(event: EngineEvent): void {
     switch (event.kind) {
       case 'down':
-        this.#presses.down(event.device, event.control);
+        if (this.#shows(event.device, event.control)) this.#presses.down(event.device, event.control);
         return;
       case 'up':
         this.#presses.up(event.device, event.control);
         return;
       case 'turn':
-        this.#moves.turn(event);
+        if (this.#shows(event.device, event.control)) this.#moves.turn(event);
         return;
       case 'position':
-        this.#moves.position(event);
+        if (this.#shows(event.device, event.control)) this.#moves.position(event);
         return;
       case 'move':
         this.#presses.move(event.dx, event.dy);

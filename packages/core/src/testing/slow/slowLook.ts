@@ -109,7 +109,7 @@ export function look(
   control: string,
   trigger: Trigger,
 ): Choice {
-  const open = uncovered(setup, layers, trigger);
+  const open = uncovered(setup, layers, device, control, trigger);
   const found = find(setup, profile, open, `${device}/${control}/${trigger}`);
   const covered = !found && open.length < layers.length;
   const native = covered ? null : controlIn(setup, device, control)?.native[trigger];
@@ -119,7 +119,17 @@ export function look(
 }
 
 /** Those of some layers and pages that are not under a folder which lets only turns and slides through. */
-function uncovered({ pages }: Setup, layers: readonly string[], trigger: Trigger): readonly string[] {
+function uncovered(
+  { pages, devices }: Setup,
+  layers: readonly string[],
+  device: string,
+  control: string,
+  trigger: Trigger,
+): readonly string[] {
+  const owner = devices.find(({ id }) => id === device);
+  // A cell that is on every page is not covered by any.
+  if (owner?.controls.some(({ id, cell }) => id === control && cell?.everyPage && cell.page === null))
+    return layers;
   const at = layers.findIndex((layer) =>
     pages.some(({ id, kind, showsThrough }) => id === layer && kind === 'folder' && !showsThrough),
   );
@@ -167,7 +177,7 @@ export function inKeys(setup: Setup, profileId: string, action: Action): SlowAct
 /** Whether a use would be decided by the same binding now. */
 export function stillDecides(setup: Setup, profile: string, choice: Choice): boolean {
   const { device, control, trigger, layers, found, covered } = choice;
-  const open = uncovered(setup, layers, trigger);
+  const open = uncovered(setup, layers, device, control, trigger);
   const now = find(setup, profile, open, `${device}/${control}/${trigger}`);
   if (!now && !found) return covered === open.length < layers.length;
   const told = (each: Found | null) =>

@@ -72,7 +72,7 @@ test('a layer that was only ever shown as a page of one device becomes a folder 
         within: null,
         face: null,
       },
-      ...{ showsThrough: true, follows: false },
+      ...{ showsThrough: true, follows: false, grid: null, picture: null },
     },
   ]);
   const { bindings = {} } = now.profiles.everywhere ?? {};

@@ -1,10 +1,17 @@
 import { z } from 'zod';
-import { because } from '../devices/index.ts';
+import { because } from './valueProblem.ts';
 
 /** How large a picture may be that is taken in, as a file: bytes. */
 export const MOST_PICTURE_BYTES = 2_000_000;
-/** The longer side of a picture as it is kept: pixels. A key of 40 mm has as many on the sharpest screens. */
-export const PICTURE_SIDE = 1024;
+/** Where a picture is seen. */
+export const PICTURE_USES = ['face', 'page'] as const;
+/** Where a picture is seen. */
+export type PictureUse = (typeof PICTURE_USES)[number];
+/**
+ * The longer side of a picture as it is kept, by where it is seen: pixels. A key of 40 mm has as many on the sharpest
+ * screens, and so has a tablet of 13 inches.
+ */
+export const PICTURE_SIDES = { face: 1024, page: 2732 } as const satisfies Record<PictureUse, number>;
 /** How much closer a picture may be looked at than where it fills a face. */
 export const MOST_ZOOM = 4;
 
@@ -14,8 +21,8 @@ export const pictureIdSchema = z.string().regex(/^[0-9a-f]{64}$/, because('pictu
 /** A picture that is kept: how a face names it, and its size in pixels. */
 export const pictureSchema = z.strictObject({
   id: pictureIdSchema,
-  width: z.int().min(1).max(PICTURE_SIDE),
-  height: z.int().min(1).max(PICTURE_SIDE),
+  width: z.int().min(1).max(PICTURE_SIDES.page),
+  height: z.int().min(1).max(PICTURE_SIDES.page),
 });
 
 /** How a picture lies on a face: it fills it and is cut, or is seen whole. */

@@ -1,0 +1,62 @@
+import { type Control, controlOf } from '../control.ts';
+import type { Cell } from './cell.ts';
+import { cellCap, cellShape, type Size } from './cellShape.ts';
+import type { Grid } from './touchPanel.ts';
+
+/** What a cell can be. */
+export const CELL_KINDS = ['button', 'fader', 'dial', 'jog', 'words', 'picture'] as const;
+/** What a cell can be. */
+export type CellKind = (typeof CELL_KINDS)[number];
+
+/** What a control must have to be a cell of a kind. */
+type Uses = Pick<Control, 'kind' | 'canPress' | 'rotor' | 'slider'>;
+
+/** Every kind of cell in a row: what can be done with it. Steps and thresholds are those one begins with. */
+const USES = {
+  button: { kind: 'cell', canPress: true, rotor: null, slider: null },
+  fader: { kind: 'slider', canPress: false, rotor: null, slider: { thresholds: [0.25, 0.5, 0.75] } },
+  dial: {
+    kind: 'dial',
+    canPress: true,
+    rotor: { kind: 'continuous', stepDegrees: 15, speedUp: null },
+    slider: null,
+  },
+  jog: {
+    kind: 'jog',
+    canPress: false,
+    rotor: { kind: 'continuous', stepDegrees: 15, speedUp: null },
+    slider: null,
+  },
+  words: { kind: 'words', canPress: false, rotor: null, slider: null },
+  picture: { kind: 'picture', canPress: false, rotor: null, slider: null },
+} satisfies Record<CellKind, Uses>;
+
+/** What can be done with a cell of a kind; what an edit sets to make it one. */
+export function usesOfCell(kind: CellKind): Uses {
+  return USES[kind];
+}
+
+/** Which kind of cell a control is; null for one that a cell cannot be made into. */
+export function cellKindOf({ kind }: Pick<Control, 'kind'>): CellKind | null {
+  return CELL_KINDS.find((each) => USES[each].kind === kind) ?? null;
+}
+
+/** A cell with nothing but its kind and place. */
+export function newCell(
+  given: Pick<Control, 'id' | 'name'> & { readonly kind: CellKind },
+  size: Size,
+  grid: Grid,
+  place: Pick<Cell, 'page' | 'area'> & Partial<Cell>,
+): Control {
+  const { kind, ...named } = given;
+  const cell: Cell = {
+    everyPage: false,
+    seeThrough: false,
+    labelPlace: kind === 'fader' || kind === 'dial' ? 'bottom' : 'middle',
+    labelSize: null,
+    picture: null,
+    ...place,
+  };
+  const shape = cellShape(size, grid, place.area);
+  return controlOf({ ...named, ...USES[kind], cell, shape, cap: cellCap(USES[kind], shape) });
+}

@@ -1,0 +1,338 @@
+import fc from 'fast-check';
+import {
+  type Cell,
+  type CellArea,
+  cellAt,
+  cellShape,
+  controlsOn,
+  MOST_COLUMNS,
+  MOST_ROWS,
+  overlap,
+  SCREENS,
+  shapeBox,
+  sizeOfScreen,
+  wallPanel,
+} from '../devices/index.ts';
+import { leastCapitals } from '../drawing/index.ts';
+import { copyPage } from '../pages/index.ts';
+import { applyEdit, checkSetup, type Edit, itemAt, newPage, type Setup, together } from '../setup/index.ts';
+import { smallSetup } from '../testing/index.ts';
+import {
+  addCell,
+  alignedAreas,
+  areaBetween,
+  cellAs,
+  cellToPage,
+  changedAreas,
+  changeGrid,
+  checkPanelPage,
+  copyCells,
+  firstFree,
+  folderOfCells,
+  isFree,
+  panelPage,
+  placeCells,
+  readableFrom,
+  takenAreas,
+  templateSvg,
+} from './index.ts';
+
+const area = (column: number, row: number, columns = 1, rows = 1): CellArea => ({
+  column,
+  row,
+  columns,
+  rows,
+});
+
+/** The small rig with the wall panel as it comes, a folder of it, and a command on its first cell. */
+function withPanel(): Setup {
+  const setup = smallSetup();
+  const { everywhere } = setup.profiles;
+  if (!everywhere) throw new Error('no Everywhere');
+  const action = { kind: 'shortcut', shortcut: 'A' } as const;
+  const behaviour = {
+    kind: 'action',
+    action,
+    style: 'follow',
+    repeat: null,
+    guard: null,
+    target: null,
+  } as const;
+  return {
+    ...setup,
+    devices: [...setup.devices.filter(({ id }) => id !== 'panel'), wallPanel('panel')],
+    pages: [
+      ...setup.pages.filter(({ device }) => device !== 'panel'),
+      newPage({ id: 'takes', device: 'panel', kind: 'folder', name: 'Takes' }),
+    ],
+    profiles: {
+      ...setup.profiles,
+      everywhere: {
+        ...everywhere,
+        bindings: { 'base/panel/cell-1/press': { behaviour, face: null, note: null } },
+      },
+    },
+  };
+}
+const done = (setup: Setup, edit: Edit): Setup => {
+  const applied = applyEdit(setup, edit);
+  if (!applied.ok) throw new Error(applied.problem.code);
+  expect(checkSetup(applied.value.setup)).toEqual([]);
+  const back = applyEdit(applied.value.setup, applied.value.inverse);
+  expect(back.ok && back.value.setup).toEqual(setup);
+  return applied.value.setup;
+};
+const refused = (setup: Setup, edit: Edit): string | null => {
+  const applied = applyEdit(setup, edit);
+  return applied.ok ? null : applied.problem.code;
+};
+const pageOf = (setup: Setup, page: string | null = null) => {
+  const found = panelPage(setup, 'panel', page);
+  if (!found) throw new Error('no panel');
+  return found;
+};
+const cellOf = (setup: Setup, id: string): Cell => {
+  const cell = pageOf(setup).device.controls.find((control) => control.id === id)?.cell;
+  if (!cell) throw new Error('no cell');
+  return cell;
+};
+
+const grids = fc.record({
+  columns: fc.integer({ min: 1, max: MOST_COLUMNS }),
+  rows: fc.integer({ min: 1, max: MOST_ROWS }),
+});
+const sizes = fc.record({
+  width: fc.integer({ min: 50, max: 600 }),
+  height: fc.integer({ min: 50, max: 600 }),
+});
+
+test('cells that share no place of a grid lie apart on the panel, inside it, and are found again where they are', () => {
+  const areas = fc.tuple(
+    fc.nat(15),
+    fc.nat(11),
+    fc.integer({ min: 1, max: 4 }),
+    fc.integer({ min: 1, max: 4 }),
+  );
+  fc.assert(
+    fc.property(sizes, grids, areas, areas, (size, grid, one, other) => {
+      const [a, b] = [area(...one), area(...other)];
+      const taken = [a, b].filter((each) => isFree(grid, [], each));
+      fc.pre(taken.length === 2);
+      const [first, second] = [cellShape(size, grid, a), cellShape(size, grid, b)].map(shapeBox);
+      if (!first || !second) return;
+      const apart =
+        first.right < second.left ||
+        second.right < first.left ||
+        first.bottom < second.top ||
+        second.bottom < first.top;
+      expect(apart).toBe(!overlap(a, b));
+      expect(first.left >= 0 && first.top >= 0).toBe(true);
+      expect(first.right <= size.width && first.bottom <= size.height).toBe(true);
+      expect(cellAt(size, grid, first.left, first.top)).toEqual({ column: a.column, row: a.row });
+      const end = cellAt(size, grid, first.right, first.bottom);
+      expect(areaBetween(a, end)).toEqual(a);
+    }),
+  );
+});
+
+test('the first free area is free, and there is none only where no place is', () => {
+  fc.assert(
+    fc.property(grids, fc.array(fc.tuple(fc.nat(15), fc.nat(11)), { maxLength: 60 }), (grid, places) => {
+      const taken = places.map(([column, row]) => area(column, row));
+      const found = firstFree(grid, taken, { columns: 2, rows: 1 }, { column: 1, row: 0 });
+      if (found) expect(isFree(grid, taken, found)).toBe(true);
+      else {
+        for (let row = 0; row < grid.rows; row++)
+          for (let column = 0; column < grid.columns; column++)
+            expect(isFree(grid, taken, area(column, row, 2, 1))).toBe(false);
+      }
+    }),
+  );
+});
+
+// Worked by hand from the diagonal and the ratio: 10.1 in at 16:10 is 256.54 mm × 16/√356 by × 10/√356.
+test.each([
+  ['tablet-10', 218, 136],
+  ['tablet-13', 262, 197],
+  ['screen-16', 345, 194],
+])('a screen %s is %d mm wide and %d mm high', (name, width, height) => {
+  const screen = SCREENS[name];
+  expect(screen && sizeOfScreen(screen)).toEqual({ width, height });
+});
+
+test('cells are drawn, moved, grown and copied; what they do goes along; all of it is taken back', () => {
+  const before = withPanel();
+  const full = addCell(pageOf(before), 'button', area(0, 0)).edit;
+  expect(refused(before, full)).toBe('cells-overlap');
+  expect(refused(before, addCell(pageOf(before), 'button', area(5, 2, 2, 1)).edit)).toBe('cell-outside');
+  // A folder is empty at first.
+  const added = addCell(pageOf(before, 'takes'), 'fader', area(1, 0, 1, 3));
+  const drawn = done(before, added.edit);
+  expect(cellOf(drawn, added.id)).toMatchObject({
+    page: 'takes',
+    labelPlace: 'bottom',
+    area: area(1, 0, 1, 3),
+  });
+  // Two change places in one edit, though each alone would lie on the other.
+  const swapped = new Map([
+    ['cell-1', area(1, 0)],
+    ['cell-2', area(0, 0)],
+  ]);
+  expect(refused(drawn, together(placeCells('panel', new Map([['cell-1', area(1, 0)]]))))).toBe(
+    'cells-overlap',
+  );
+  const moved = done(drawn, together(placeCells('panel', swapped)));
+  const { controls } = pageOf(moved).device;
+  expect(controls[0]?.shape).toEqual(pageOf(drawn).device.controls[1]?.shape);
+  // Copied to the folder, with what it does there.
+  const copied = copyCells(moved, pageOf(moved, 'takes'), ['cell-1']);
+  if (!copied.ok) throw new Error(copied.problem);
+  const after = done(moved, together(copied.value.edits));
+  const copy = copied.value.ids.get('cell-1') ?? '';
+  // Its own place is taken by the fader.
+  expect(cellOf(after, copy)).toMatchObject({ page: 'takes', area: area(2, 0) });
+  expect(after.profiles.everywhere?.bindings[`takes/panel/${copy}/press`]?.behaviour).toMatchObject({
+    action: { shortcut: 'A' },
+  });
+});
+
+test('another grid keeps what fits and takes away what does not, with what it does', () => {
+  const setup = withPanel();
+  const { edits, lost } = changeGrid(setup, pageOf(setup), { columns: 4, rows: 3 });
+  expect(lost.map(({ id }) => id)).toEqual(['fader-1', 'fader-2']);
+  const smaller = done(setup, together(edits));
+  expect(controlsOn(pageOf(smaller).device, null)).toHaveLength(12);
+  // The folder has no grid of its own: it goes by the panel's.
+  expect(pageOf(smaller, 'takes').grid).toEqual({ columns: 4, rows: 3 });
+  const own = changeGrid(smaller, pageOf(smaller, 'takes'), { columns: 2, rows: 2 });
+  expect(own.lost).toEqual([]);
+  expect(pageOf(done(smaller, together(own.edits))).grid).toEqual({ columns: 4, rows: 3 });
+});
+
+test('a cell on every page shows where no cell of the page lies in its place, and keeps what it does', () => {
+  const setup = withPanel();
+  const [first] = pageOf(setup).device.controls;
+  if (!first) throw new Error('no cell');
+  const everywhere = done(setup, together(cellToPage(setup, 'panel', first, null, true)));
+  const shown = (now: Setup, page: string | null) => controlsOn(pageOf(now).device, page).map(({ id }) => id);
+  expect(shown(everywhere, 'takes')).toEqual(['cell-1']);
+  const over = done(everywhere, addCell(pageOf(everywhere, 'takes'), 'words', area(0, 0, 2, 2)).edit);
+  expect(shown(over, 'takes')).toEqual(['words-1']);
+  expect(shown(over, null)).toHaveLength(14);
+  // To the folder alone: what it does goes there.
+  const away = done(setup, together(cellToPage(setup, 'panel', first, 'takes')));
+  expect(Object.keys(away.profiles.everywhere?.bindings ?? {})).toEqual(['takes/panel/cell-1/press']);
+  expect(shown(away, null)).toHaveLength(13);
+});
+
+test('a page goes with its cells and comes back with them; a copy of it has cells of its own', () => {
+  const setup = withPanel();
+  const [first] = pageOf(setup).device.controls;
+  if (!first) throw new Error('no cell');
+  const filled = done(setup, together(cellToPage(setup, 'panel', first, 'takes')));
+  const without = done(filled, { kind: 'remove', at: itemAt.page('takes') });
+  expect(pageOf(without).device.controls).toHaveLength(13);
+  const takes = filled.pages.find(({ id }) => id === 'takes');
+  if (!takes) throw new Error('no page');
+  const copy = copyPage(filled, takes, 'panel', () => 'takes-too');
+  expect(copy.left).toBe(0);
+  const twice = done(filled, copy.edit);
+  const [cell] = controlsOn(pageOf(twice).device, 'takes-too');
+  expect(cell?.id).toBe('cell-1-2');
+  expect(Object.keys(twice.profiles.everywhere?.bindings ?? {}).toSorted()).toEqual([
+    'takes-too/panel/cell-1-2/press',
+    'takes/panel/cell-1/press',
+  ]);
+});
+
+test('cells become a folder in one step: they move in, a new cell opens it, another leads back', () => {
+  const setup = withPanel();
+  const made = folderOfCells(setup, pageOf(setup), 'everywhere', ['cell-1', 'cell-2'], {
+    id: 'shot',
+    name: 'Shot',
+  });
+  if (!made.ok) throw new Error(made.problem);
+  const { edit, opener, back } = made.value;
+  const now = done(setup, edit);
+  const on = (page: string | null) => controlsOn(pageOf(now).device, page).map(({ id }) => id);
+  expect(on('shot')).toEqual(['cell-1', 'cell-2', back]);
+  expect(on(null)).not.toContain('cell-1');
+  expect(cellOf(now, opener).area).toEqual(area(0, 0));
+  const { bindings = {} } = now.profiles.everywhere ?? {};
+  expect(bindings[`base/panel/${opener}/press`]?.behaviour).toMatchObject({
+    action: { change: 'open', page: 'shot' },
+  });
+  expect(bindings[`shot/panel/${back}/press`]?.behaviour).toMatchObject({ action: { change: 'back' } });
+  expect(bindings['shot/panel/cell-1/press']).toBeDefined();
+  expect(
+    folderOfCells(setup, pageOf(setup, 'takes'), 'everywhere', ['cell-1'], { id: 'x', name: 'X' }).ok,
+  ).toBe(false);
+});
+
+test('a cell made a fader is one; what it did when pressed goes', () => {
+  const setup = withPanel();
+  const [first] = pageOf(setup).device.controls;
+  if (!first) throw new Error('no cell');
+  const now = done(setup, together(cellAs('panel', first, 'fader')));
+  expect(Object.keys(now.profiles.everywhere?.bindings ?? {})).toEqual([]);
+  expect(cellAs('panel', first, 'button')).toEqual([]);
+});
+
+test('areas are moved, grown and aligned with the first', () => {
+  const areas = [area(1, 1, 2, 1), area(4, 2)];
+  expect(changedAreas(areas, { column: -1 })).toEqual([area(0, 1, 2, 1), area(3, 2)]);
+  expect(changedAreas(areas, { column: -2 })).toBeNull();
+  expect(changedAreas(areas, { columns: -1 })).toBeNull();
+  expect(alignedAreas(areas, 'left')[1]).toEqual(area(1, 2));
+  expect(alignedAreas(areas, 'right')[1]).toEqual(area(2, 2));
+  expect(alignedAreas(areas, 'top')[1]).toEqual(area(4, 1));
+  expect(alignedAreas(areas, 'same-width')[1]).toEqual(area(4, 2, 2, 1));
+});
+
+test('what cannot be hit, read or does nothing is told', () => {
+  const setup = withPanel();
+  const fine = done(
+    setup,
+    together(changeGrid(setup, pageOf(setup, 'takes'), { columns: 16, rows: 12 }).edits),
+  );
+  const small = done(fine, addCell(pageOf(fine, 'takes'), 'button', area(0, 0, 1, 1)).edit);
+  const low = done(small, {
+    kind: 'set',
+    at: itemAt.control('panel', 'cell-1'),
+    fields: { 'cell.labelSize': 2 },
+  });
+  const { device } = pageOf(low);
+  const problems = (page: string | null) =>
+    checkPanelPage(low, device, page, 'everywhere').map((each) => each.problems.map(({ kind }) => kind));
+  expect(problems('takes')).toEqual([['does-nothing']]);
+  expect(problems(null)[0]).toEqual(['label-low']);
+  const phone = done(low, { kind: 'set', at: itemAt.device('panel'), fields: { width: 138, height: 64 } });
+  const [cell] = checkPanelPage(phone, pageOf(phone).device, 'takes', 'everywhere');
+  expect(cell?.problems[0]).toMatchObject({ kind: 'small' });
+  // 16 minutes of arc at 600 mm are 2.79 mm (ISO 9241-303).
+  expect(leastCapitals(600)).toBeCloseTo(2.793, 3);
+  expect(readableFrom(2.793)).toBeCloseTo(600, 0);
+});
+
+test('the template has the grid, each cell where it is, and names that cannot break out of it', () => {
+  const setup = done(withPanel(), {
+    kind: 'set',
+    at: itemAt.control('panel', 'cell-2'),
+    fields: { name: '<Take & go>' },
+  });
+  const svg = templateSvg(pageOf(setup));
+  expect(svg).toContain('width="248mm" height="142mm" viewBox="0 0 248 142"');
+  expect(svg.match(/<line /g)).toHaveLength(7 + 4);
+  expect(svg).toContain('2 &lt;Take &amp; go&gt;');
+  const [first] = pageOf(setup).device.controls;
+  const { left, top } = shapeBox(first?.shape ?? { kind: 'circle', cx: 0, cy: 0, r: 1 });
+  expect(svg).toContain(`<rect id="cell-1" x="${left}" y="${top}"`);
+  expect(templateSvg(pageOf(setup, 'takes'))).not.toContain('<text');
+});
+
+test('the cells of a page are taken, but for some', () => {
+  const { device } = pageOf(withPanel());
+  expect(takenAreas(device, null)).toHaveLength(14);
+  expect(takenAreas(device, null, ['cell-1'])).toHaveLength(13);
+  expect(takenAreas(device, 'takes')).toEqual([]);
+});
