@@ -36,7 +36,10 @@ async function begin(port) {
     ask.child = server.child;
     if (ask.asked) server.child.kill('SIGTERM');
     const address = await server.ready;
-    if (address) console.log(`\nNimble Lever is served at  ${address}\n(Ctrl+C stops it.)\n`);
+    if (address) {
+      const others = server.elsewhere().map((each) => `From other devices:        ${each}\n`);
+      console.log(`\nNimble Lever is served at  ${address}\n${others.join('')}(Ctrl+C stops it.)\n`);
+    }
     return { ask, database, server };
   } catch (error) {
     database.stop();

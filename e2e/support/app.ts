@@ -17,15 +17,24 @@ export interface RunningApp {
   stop(): Promise<void>;
 }
 
-/** Starts the real server on a new, empty database of the test server: the demo is loaded. */
-export async function startApp(): Promise<RunningApp> {
+/**
+ * Starts the real server on a new, empty database of the test server: the demo is loaded.
+ *
+ * @param more further settings, as the environment has them
+ */
+export async function startApp(more: Record<string, string> = {}): Promise<RunningApp> {
   const serverUrl = process.env.TEST_DATABASE_URL;
   if (!serverUrl) throw new Error('TEST_DATABASE_URL is missing: run these tests by `npm test -- e2e`.');
   const name = `nimble_lever_e2e_${randomBytes(6).toString('hex')}`;
   await ensureDatabase(serverUrl, name);
   const port = await freePort();
   const address = `http://127.0.0.1:${port}`;
-  const settings = { DATABASE_URL: sibling(serverUrl, name), PORT: String(port), LOG_LEVEL: 'error' };
+  const settings = {
+    DATABASE_URL: sibling(serverUrl, name),
+    PORT: String(port),
+    LOG_LEVEL: 'error',
+    ...more,
+  };
   let running = await start(settings);
   return {
     address,

@@ -72,14 +72,22 @@ export const ROOMS = [
     ['pino', 'zod', 'tsx', 'node:'],
   ],
   [server('live')[0], [...ALL_OF_CORE, ...server('problem', 'worker')], ['pino', 'ws', 'zod', 'node:']],
-  [server('routes')[0], [...ALL_OF_CORE, ...server('problem', 'worker')], ['express', 'zod']],
+  [
+    server('routes')[0],
+    [...ALL_OF_CORE, ...server('problem', 'worker', 'config.ts')],
+    ['express', 'zod', 'node:'],
+  ],
   [
     server('http')[0],
     [...ALL_OF_CORE, ...server('config.ts', 'problem', 'worker', 'routes')],
     ['express', 'express-static-gzip', 'helmet', 'pino', 'pino-http', 'node:'],
   ],
   [server('testing')[0], [...ALL_OF_CORE, 'scripts/lib'], ['fast-check', 'node:']],
-  ['apps/server/src', server('config.ts', 'http', 'live', 'worker', 'problem'), ['pino', 'zod', 'node:']],
+  [
+    'apps/server/src',
+    server('config.ts', 'http', 'live', 'routes', 'worker', 'problem'),
+    ['pino', 'zod', 'node:'],
+  ],
 
   ['apps/cli/src', [...ALL_OF_CORE, 'packages/session/src'], ['node:']],
 
@@ -96,7 +104,7 @@ export const ROOMS = [
   ...['addDevice', 'board', 'panels', 'programs', 'rehearse', 'rig', 'settings'].map((view) => [
     `apps/web/src/views/${view}`,
     [ROOT_FILES, ...ALL_OF_CORE, ...web('pieces', 'app', 'practice', 'editors', 'workers')],
-    [...PAGE, '@tanstack', 'chart.js'],
+    [...PAGE, '@tanstack', 'chart.js', 'qrcode'],
   ]),
   // A page of its own, which must be light: of the app it takes what has no state.
   [

@@ -6,5 +6,6 @@ export function spawnServer(
 ): {
   child: ChildProcess;
   ready: Promise<string | null>;
+  elsewhere: () => readonly string[];
   exited: Promise<{ code: number | null; signal: NodeJS.Signals | null }>;
 };

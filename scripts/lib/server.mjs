@@ -10,7 +10,8 @@ export const UNUSABLE = 97;
 
 /**
  * Starts the server in a process group of its own, so that Ctrl+C reaches only this process, which then
- * stops things in order. `ready` resolves with the address, or with null when the server ended before.
+ * stops things in order. `ready` resolves with the address, or with null when the server ended before; then `elsewhere`
+ * gives those for other devices.
  */
 export function spawnServer(settings, { quietly = false } = {}) {
   const child = spawn(process.execPath, ['--enable-source-maps', path.join(SERVER_DIST, 'main.mjs')], {
@@ -19,10 +20,14 @@ export function spawnServer(settings, { quietly = false } = {}) {
     stdio: ['ignore', quietly ? 'ignore' : 'inherit', 'inherit', 'ipc'],
     detached: true,
   });
+  let elsewhere = [];
   const exited = new Promise((resolve) => child.once('exit', (code, signal) => resolve({ code, signal })));
   const ready = new Promise((resolve) => {
-    child.once('message', ({ address, entrance }) => resolve(entrance ?? address));
+    child.once('message', ({ address, entrance, elsewhere: others }) => {
+      elsewhere = others;
+      resolve(entrance ?? address);
+    });
     exited.then(() => resolve(null));
   });
-  return { child, ready, exited };
+  return { child, ready, exited, elsewhere: () => elsewhere };
 }

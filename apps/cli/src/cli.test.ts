@@ -82,7 +82,7 @@ test('explain tells of a page: which one decides, that one covers, or that it is
 
 test('check tells a sound set-up', () => {
   expect(lever('check', setup)).toBe(
-    'Saltmarsh Paper Theatre: sound (8 devices, 7 programs, 144 bindings).\n',
+    'Saltmarsh Paper Theatre: sound (8 devices, 7 programs, 161 bindings).\n',
   );
 });
 

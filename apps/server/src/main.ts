@@ -28,7 +28,8 @@ try {
   const worker = new URL(isBuilt ? './storeWorker.mjs' : './worker/start.mjs', import.meta.url);
   const server = await startServer(config, version, log, worker);
   log.info({ address: server.address }, 'Nimble Lever is served.');
-  process.send?.({ kind: 'ready', address: server.address, entrance: server.entrance });
+  const { address, entrance, elsewhere } = server;
+  process.send?.({ kind: 'ready', address, entrance, elsewhere });
   let stopping = false;
   const stop = async () => {
     if (stopping) return;

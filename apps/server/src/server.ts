@@ -8,10 +8,14 @@ import { createApp } from './http/app.ts';
 import { isAllowed } from './http/guard.ts';
 import { answerMalformed } from './http/malformed.ts';
 import { LivePages } from './live/livePages.ts';
+import { reached } from './routes/reached.ts';
 import { StoreClient } from './worker/storeClient.ts';
 
 /** The id of the set-up that an empty database gets. */
 export const DEMO_ID = 'saltmarsh';
+
+/** What `HOST` is to listen to every network (RFC 1122, 3.2.1.3; RFC 4291, 2.5.2). */
+const ANYWHERE: ReadonlySet<string> = new Set(['0.0.0.0', '::']);
 
 /** A request must have come in whole by then. */
 const REQUEST_LIMIT_MS = 60_000;
@@ -21,6 +25,8 @@ export interface RunningServer {
   readonly address: string;
   /** The address that opens the page: with the key, where one is asked for. */
   readonly entrance: string;
+  /** The same for other devices, where the server listens to the network and answers to names there. */
+  readonly elsewhere: readonly string[];
   /** How many live connections there are. */
   readonly livePages: () => number;
   close(): Promise<void>;
@@ -64,10 +70,13 @@ export async function startServer(
     throw error;
   }
   const { port } = server.address() as AddressInfo;
-  const address = `http://${config.HOST}:${port}`;
+  // Who listens to every network is reached on this computer by loopback.
+  const address = `http://${ANYWHERE.has(config.HOST) ? '127.0.0.1' : config.HOST}:${port}`;
+  const withKey = (to: string) => (key === null ? to : `${to}/?key=${key}`);
   return {
     address,
-    entrance: key === null ? address : `${address}/?key=${key}`,
+    entrance: withKey(address),
+    elsewhere: reached(config, furtherHosts, port).addresses.map(withKey),
     livePages: () => pages.count,
     close: async () => {
       pages.close();

@@ -9,6 +9,7 @@ import { Problem } from '../problem/problem.ts';
 import { apiRoutes } from '../routes/apiPage.ts';
 import { healthRoute } from '../routes/health.ts';
 import { pictureRoutes } from '../routes/pictures.ts';
+import { reachedRoute } from '../routes/reached.ts';
 import { firstSetUpRoute, setUpRoutes } from '../routes/setUps.ts';
 import type { StoreClient } from '../worker/storeClient.ts';
 import type { Access } from './access.ts';
@@ -50,6 +51,7 @@ export function createApp({ config, store, access, version, furtherHosts, log }:
   api.use('/set-ups', setUpRoutes(store));
   api.use('/set-up', firstSetUpRoute(store));
   api.use('/pictures', pictureRoutes(store));
+  api.use('/reached', reachedRoute(config, furtherHosts));
   api.use(apiRoutes(version));
   app.use('/api', api);
   app.use(access.guard);

@@ -1,3 +1,4 @@
+import { reachedSchema } from '@nimble-lever/core/desks';
 import { MOST_PICTURE_BYTES, PICTURE_USES, pictureIdSchema, pictureSchema } from '@nimble-lever/core/devices';
 import { setupDocumentSchema } from '@nimble-lever/core/formats';
 import {
@@ -27,6 +28,7 @@ export const healthSchema = z.object({
 /** The schemas that requests and answers are made of, by the names they have in the document. */
 export const API_SCHEMAS = {
   Health: healthSchema,
+  Reached: reachedSchema,
   SetUpList: setUpListSchema,
   SetUp: storedSchema,
   History: historySchema,
@@ -99,6 +101,16 @@ export const OPERATIONS: readonly Operation[] = [
     body: null,
     answer: 'Health',
     problems: DATABASE,
+  },
+  {
+    method: 'get',
+    path: '/api/reached',
+    id: 'reached',
+    does: 'How the server is reached from other devices: where it listens, and under which addresses.',
+    parameters: [],
+    body: null,
+    answer: 'Reached',
+    problems: OUTSIDE,
   },
   {
     method: 'get',

@@ -19,5 +19,6 @@ export {
 } from './messages.ts';
 export { panelOf } from './panelOf.ts';
 export { panelParts, panelWith, showsParts } from './parts.ts';
+export { type Reached, reachedSchema } from './reached.ts';
 export { RemoteClock } from './remoteClock.ts';
 export { SHOWS_NOTHING, showsAfter, showsChanged, showsOf } from './showsOf.ts';

@@ -10,6 +10,7 @@ import { ChoiceField } from '../../pieces/ChoiceField.tsx';
 import { ControlSide } from './ControlSide.tsx';
 import { dropContent, folderOf } from './carry.ts';
 import { folder } from './grid/cellActs.ts';
+import { LiveButton } from './grid/LiveButton.tsx';
 import { PanelEditor } from './grid/PanelEditor.tsx';
 import { usePanelPage } from './grid/usePanelEdits.ts';
 import { PageDrawing } from './PageDrawing.tsx';
@@ -227,6 +228,7 @@ function Pages({ devices, device: whole, page, asked, onShow }: Props) {
             {WORDS.makeFolder}
           </Button>
           <Button onClick={() => navigate('/board')}>{WORDS.onBoard}</Button>
+          <LiveButton device={whole} />
         </header>
         {panel ? (
           <PanelEditor

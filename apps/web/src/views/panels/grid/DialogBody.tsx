@@ -16,5 +16,18 @@ export const DialogBody = styled('div')(({ theme: { vars } }) => ({
   '& p.wrong': { color: vars?.palette.tokens.brick },
   '& .line': { display: 'flex', alignItems: 'center', flexWrap: 'wrap', gap: 10 },
   '& label': { display: 'inline-flex', alignItems: 'center', gap: 6 },
+  '& .address': {
+    fontSize: 14,
+    fontWeight: 650,
+    overflowWrap: 'anywhere',
+    color: vars?.palette.text.primary,
+  },
+  '& code': {
+    padding: '8px 10px',
+    borderRadius: 8,
+    fontSize: 12,
+    overflowWrap: 'anywhere',
+    backgroundColor: vars?.palette.tokens.sunk,
+  },
   '& .end': { display: 'flex', justifyContent: 'flex-end', gap: 8, marginTop: 4 },
 }));
