@@ -130,3 +130,36 @@ test('a server on loopback says that a tablet cannot open it yet, and how it cou
   await expect(dialog.getByRole('img')).toHaveCount(0);
   await expect(dialog.getByRole('link')).toHaveAttribute('href', `${app.address}/panel/wall-panel`);
 });
+
+test('a panel starts without its server as it was last, says so, and joins when the server is back', async ({
+  app,
+  page,
+  browser,
+}) => {
+  await open(page, app.address, 'rehearse');
+  await rehearsing(page);
+  const tablet = await openTablet(browser, app.address, 'six-pad');
+  const manifest = await tablet.page.locator('link[rel=manifest]').getAttribute('href');
+  expect(await (await tablet.page.request.get(`${app.address}${manifest}`)).json()).toMatchObject({
+    start_url: '/panel/six-pad',
+    display: 'fullscreen',
+  });
+  await expect(tablet.page.getByRole('button', { name: /^Key 6, Shot/ })).toBeVisible();
+  // Kept: by the worker what it is made of, by the page how it looks.
+  const isKept = async () => {
+    const names = (await (await caches.open('nimble-lever-panel')).keys()).map(({ url }) => url);
+    const last = localStorage.getItem('nimble-lever.panel.six-pad') ?? '';
+    return names.some((url) => url.endsWith('.js')) && last.includes('Shot');
+  };
+  await expect.poll(() => tablet.page.evaluate(isKept)).toBe(true);
+  await app.kill();
+  await tablet.page.reload();
+  await expect(tablet.page.getByRole('button', { name: /^Key 6, Shot/ })).toBeVisible();
+  await expect(tablet.page.getByText(/does not answer/)).toBeVisible();
+  await expectAccessible(tablet.page);
+  await app.restart();
+  await expect(tablet.page.getByText(/Larkframe in front/)).toBeVisible({ timeout: 30_000 });
+  await tablet.page.getByRole('button', { name: /^Key 6, Shot/ }).tap();
+  await expect(tablet.page.getByRole('button', { name: /^Key 6, Back/ })).toBeVisible();
+  await tablet.context.close();
+});

@@ -9,6 +9,7 @@ import { type FirstView, firstViews } from './firstView.ts';
 import { timeDecode, timeParse } from './hid.ts';
 import { timeImport } from './importing.ts';
 import { largeSetup } from './largeSetup.ts';
+import { measureLive } from './live.ts';
 import { timePages } from './pages.ts';
 import { scrollBoard, scrollSheet } from './scrolling.ts';
 import { measureStore } from './store.ts';
@@ -40,6 +41,23 @@ if (server && !process.argv.includes('engine')) {
     const { paint, cell } = views.ratio;
     console.log(
       `Board ÷ empty page: first paint ${paint.toFixed(2)}, first cell ${cell.toFixed(2)} (aim: at most 1.6)`,
+    );
+  }
+}
+if (server && !process.argv.includes('engine')) {
+  const live = await measureLive(server);
+  const { press, ping, many } = live;
+  const ms = (value: number) => value.toFixed(2);
+  if (json) console.log(JSON.stringify({ machine, live }, null, 2));
+  else {
+    console.log(
+      `A press on a panel until it hears that it was carried out: ${ms(press.median)} ms, 95 of 100 under ${ms(press.p95)}; ` +
+        `a ping of the same connection ${ms(ping.median)} and ${ms(ping.p95)} ms ` +
+        `(over it at the 95th percentile: ${ms(press.p95 - ping.p95)} ms, aim: 5).`,
+    );
+    console.log(
+      `200 panels, 2,000 presses a second: ${many.carriedOut} of ${many.sent} carried out, ${ms(many.median)} ms at the ` +
+        `median, 95 of 100 under ${ms(many.p95)}.`,
     );
   }
 }

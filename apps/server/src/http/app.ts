@@ -15,6 +15,7 @@ import type { StoreClient } from '../worker/storeClient.ts';
 import type { Access } from './access.ts';
 import { answerProblems } from './answerProblems.ts';
 import { guard } from './guard.ts';
+import { panelManifest } from './panelManifest.ts';
 
 /** What the application is made of, handed in so that tests can start it on a store of their own. */
 interface Parts {
@@ -91,6 +92,9 @@ function servePage(app: Express, dist: string): void {
     }),
   );
   app.use(express.static(dist, { index: false }));
+  app.get('/panel/:device/app.webmanifest', ({ params: { device } }, response) => {
+    response.type('application/manifest+json').json(panelManifest(device));
+  });
   // A panel in use is a page of its own.
   app.get(/^\/panel\//, (_request, response) => {
     response.set('Cache-Control', 'no-cache').sendFile('panel.html', { root: dist });

@@ -7,6 +7,7 @@ import {
   showsAfter,
 } from '@nimble-lever/core/desks';
 import { useEffect, useRef, useState } from 'react';
+import { keepLast, readLast } from './lastShown.ts';
 import { PanelDrawing } from './PanelDrawing.tsx';
 import { PanelLine } from './panelLine.ts';
 import { useAwake } from './useAwake.ts';
@@ -24,8 +25,10 @@ type Link =
 /** A panel in use: nothing but the panel, and a line about the desk while there is none. */
 export function PanelApp({ device }: { readonly device: string }) {
   const [link, setLink] = useState<Link>({ kind: 'connecting' });
-  const [panel, setPanel] = useState<Panel | null>(null);
-  const [shows, setShows] = useState<AllShown>(SHOWS_NOTHING);
+  const [last] = useState(() => readLast(device));
+  const [panel, setPanel] = useState<Panel | null>(last?.panel ?? null);
+  const [shows, setShows] = useState<AllShown>(last?.shows ?? SHOWS_NOTHING);
+  useKept(device, panel, shows);
   const [done, setDone] = useState<ReadonlySet<string>>(new Set());
   const line = useRef<PanelLine | null>(null);
   /** Which control each press that was sent is of. */
@@ -84,6 +87,7 @@ export function PanelApp({ device }: { readonly device: string }) {
         <PanelDrawing
           // Another desk, or the same one come back: nothing that was down is down any more.
           key={link.kind === 'joined' ? link.desk : 'away'}
+          isAway={link.kind !== 'joined'}
           panel={panel}
           shows={shows}
           done={done}
@@ -97,6 +101,18 @@ export function PanelApp({ device }: { readonly device: string }) {
       <Status link={link} shows={shows} />
     </>
   );
+}
+
+/** How long the panel must look the same before that is kept: milliseconds. */
+const KEEP_AFTER_MS = 1000;
+
+/** Keeps how the panel looks, once it has looked so for a moment. */
+function useKept(device: string, panel: Panel | null, shows: AllShown): void {
+  useEffect(() => {
+    if (!panel) return;
+    const timer = setTimeout(() => keepLast(device, { panel, shows }), KEEP_AFTER_MS);
+    return () => clearTimeout(timer);
+  }, [device, panel, shows]);
 }
 
 /** In a corner: the desk, what is in front and which page shows; in full while there is no desk. */

@@ -10,13 +10,15 @@ import { WORDS } from './words.ts';
 interface Props {
   readonly panel: Panel;
   readonly shows: AllShown;
+  /** There is no desk: it is drawn as it was last, and does nothing. */
+  readonly isAway: boolean;
   /** Controls whose press was just carried out. */
   readonly done: ReadonlySet<string>;
   readonly onInput: (input: Input) => void;
 }
 
 /** The panel as it is drawn and pressed: what the hand does shows at once, whatever the network does. */
-export function PanelDrawing({ panel, shows, done, onInput }: Props) {
+export function PanelDrawing({ panel, shows, isAway, done, onInput }: Props) {
   const { id: device, width, height, body, distance, picture } = panel;
   const controls = useMemo(() => panel.controls.map((control) => controlOf(control)), [panel]);
   const [pressed, setPressed] = useState<ReadonlySet<string>>(new Set());
@@ -34,7 +36,12 @@ export function PanelDrawing({ panel, shows, done, onInput }: Props) {
   };
   return (
     // biome-ignore lint/a11y/useSemanticElements: SVG has no group of controls of its own.
-    <svg viewBox={`0 0 ${width} ${height}`} role="group" aria-label={panel.name}>
+    <svg
+      viewBox={`0 0 ${width} ${height}`}
+      role="group"
+      aria-label={panel.name}
+      className={isAway ? 'no-desk' : ''}
+    >
       {body.map((shape, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: the outline never changes order.
         <ShapeMark key={i} shape={shape} className="body" />

@@ -2,6 +2,7 @@ import '../app/strictZod.ts';
 import '@fontsource-variable/atkinson-hyperlegible-next/index.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
+import { makeInstallable } from './installed.ts';
 import { PanelApp } from './PanelApp.tsx';
 import { PANEL_STYLES } from './panelStyles.ts';
 
@@ -12,6 +13,7 @@ document.head.append(style);
 document.addEventListener('contextmenu', (event) => event.preventDefault());
 /** `/panel/wall-panel` shows the wall panel. */
 const device = /^\/panel\/([^/]+)/.exec(location.pathname)?.[1] ?? '';
+makeInstallable(device);
 const root = document.getElementById('root');
 if (!root) throw new Error('The page has no root element.');
 createRoot(root).render(

@@ -50,6 +50,7 @@ ${Object.entries(PAPER.face)
   background: ${PAPER.onFace}; box-shadow: 0 0 0 3px ${PAPER.face.ink}; }
 .words .count { position: absolute; top: 4px; right: 4px; min-width: 42px; height: 42px; line-height: 42px; border-radius: 21px;
   font-size: 30px; background: ${PAPER.face.ink}; color: ${PAPER.onFace}; box-shadow: 0 0 0 3px ${PAPER.onFace}; }
+svg.no-desk { opacity: 0.55; }
 p { margin: 0; padding: 4px 12px; font-size: 13px; flex: none; color: var(--soft); }
 p.away { padding: 10px 14px; font-size: 15px; color: var(--brick); }
 `;

@@ -10,12 +10,14 @@ export {
   MOST_MESSAGE_BYTES,
   MOST_MESSAGES,
   type Panel,
+  panelSchema,
   type Remote,
   remoteSchema,
   type Said,
   type ShownFace,
   type Shows,
   saidSchema,
+  showsSchema,
 } from './messages.ts';
 export { panelOf } from './panelOf.ts';
 export { panelParts, panelWith, showsParts } from './parts.ts';
