@@ -75,7 +75,7 @@ test('profiles side by side show only what differs; one takes what another does,
   await open(page, app.address, 'programs');
   await entry(page, 'Larkframe').click();
   await page.getByRole('tab', { name: 'Compare' }).click();
-  await expect(status(page, '34 differences')).toBeVisible();
+  await expect(status(page, '51 differences')).toBeVisible();
   await page.getByRole('combobox', { name: 'Profile 2' }).click();
   await page.getByRole('option', { name: 'Hushbox' }).click();
   const table = page.getByRole('table');

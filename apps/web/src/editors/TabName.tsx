@@ -1,7 +1,7 @@
 import FormHelperText from '@mui/material/FormHelperText';
 import OutlinedInput from '@mui/material/OutlinedInput';
 import { foldName } from '@nimble-lever/core/devices';
-import { useId } from 'react';
+import { useEffect, useId, useRef } from 'react';
 import { useDraft } from '../app/useDraft.ts';
 
 interface Props {
@@ -14,6 +14,9 @@ interface Props {
   readonly onDone: () => void;
 }
 
+/** So long keys that go elsewhere come back: milliseconds. */
+const SETTLES_MS = 250;
+
 /** A tab's name while it is being changed; an empty one goes back to what it was, and so does one that another has. */
 export function TabName({ name, others, words, onName, onDone }: Props) {
   const hint = useId();
@@ -23,6 +26,14 @@ export function TabName({ name, others, words, onName, onDone }: Props) {
     if (next && !isTaken(next)) onName(next);
   });
   const taken = isTaken(draft.value);
+  // The menu that it was asked for in gives the keys back to where they were, on a busy machine after this has them.
+  const isSettled = useRef(false);
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      isSettled.current = true;
+    }, SETTLES_MS);
+    return () => clearTimeout(timer);
+  }, []);
   return (
     <div style={{ display: 'flex', alignItems: 'center', gap: 8 }}>
       <OutlinedInput
@@ -30,7 +41,11 @@ export function TabName({ name, others, words, onName, onDone }: Props) {
         autoFocus
         error={taken}
         onFocus={({ target }) => target.select()}
-        onBlur={() => {
+        onBlur={({ target }) => {
+          if (!isSettled.current) {
+            setTimeout(() => target.focus());
+            return;
+          }
           draft.onBlur();
           onDone();
         }}

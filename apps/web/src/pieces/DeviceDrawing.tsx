@@ -90,6 +90,8 @@ export function DeviceDrawing({
       viewBox={`0 0 ${device.width} ${device.height}`}
       role="group"
       aria-label={device.name}
+      // Where there is no control to stop at, the drawing is the stop.
+      tabIndex={controls.length === 0 ? 0 : undefined}
       onKeyDown={onKeyDown}
       overflow={under ? 'visible' : undefined}
     >

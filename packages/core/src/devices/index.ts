@@ -68,7 +68,7 @@ export { cellAt, cellCap, cellShape, dividePanel, isInside, overlap } from './pa
 export { controlsOn, isOnEveryPage } from './panel/controlsOn.ts';
 export { deviceOn } from './panel/deviceOn.ts';
 export { CELL_KINDS, type CellKind, cellKindOf, newCell, usesOfCell } from './panel/newCell.ts';
-export { SCREENS, sizeOfScreen } from './panel/panelSizes.ts';
+export { SCREENS, type ScreenName, sizeOfScreen } from './panel/panelSizes.ts';
 export {
   type Grid,
   gridSchema,

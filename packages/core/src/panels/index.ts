@@ -33,4 +33,6 @@ export {
   targetOf,
 } from './checkPanel.ts';
 export { type CellFolder, folderOfCells } from './folderOfCells.ts';
+export { gridForPanel } from './gridFor.ts';
+export { newPanel, panelBody } from './newPanel.ts';
 export { templateSvg } from './template.ts';

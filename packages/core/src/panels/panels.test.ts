@@ -16,7 +16,7 @@ import {
 import { leastCapitals } from '../drawing/index.ts';
 import { copyPage } from '../pages/index.ts';
 import { applyEdit, checkSetup, type Edit, itemAt, newPage, type Setup, together } from '../setup/index.ts';
-import { smallSetup } from '../testing/index.ts';
+import { demoBeforePages, smallSetup } from '../testing/index.ts';
 import {
   addCell,
   alignedAreas,
@@ -29,7 +29,9 @@ import {
   copyCells,
   firstFree,
   folderOfCells,
+  gridForPanel,
   isFree,
+  newPanel,
   panelPage,
   placeCells,
   readableFrom,
@@ -155,9 +157,8 @@ test.each([
   ['tablet-10', 218, 136],
   ['tablet-13', 262, 197],
   ['screen-16', 345, 194],
-])('a screen %s is %d mm wide and %d mm high', (name, width, height) => {
-  const screen = SCREENS[name];
-  expect(screen && sizeOfScreen(screen)).toEqual({ width, height });
+] as const)('a screen %s is %d mm wide and %d mm high', (name, width, height) => {
+  expect(sizeOfScreen(SCREENS[name])).toEqual({ width, height });
 });
 
 test('cells are drawn, moved, grown and copied; what they do goes along; all of it is taken back', () => {
@@ -328,6 +329,46 @@ test('the template has the grid, each cell where it is, and names that cannot br
   const { left, top } = shapeBox(first?.shape ?? { kind: 'circle', cx: 0, cy: 0, r: 1 });
   expect(svg).toContain(`<rect id="cell-1" x="${left}" y="${top}"`);
   expect(templateSvg(pageOf(setup, 'takes'))).not.toContain('<text');
+});
+
+test('a touch panel of before is divided by a grid that its cells fit as they lie; what they do stays', () => {
+  const before = demoBeforePages();
+  const old = before.devices.find(({ id }) => id === 'wall-panel');
+  if (!old) throw new Error('no panel');
+  const edits = gridForPanel(old);
+  const now = done(before, together(edits ?? []));
+  expect(now.profiles).toEqual(before.profiles);
+  const { controls = [], panel } = now.devices.find(({ id }) => id === 'wall-panel') ?? {};
+  console.log(
+    JSON.stringify([
+      panel?.grid,
+      controls.map((c) => c.cell?.area),
+      old.controls.map((c) => shapeBox(c.shape).left),
+    ]),
+  );
+  expect(panel?.grid.rows).toBe(3);
+  // Beside each other as before: in the same order across and down.
+  const order = (all: typeof controls, side: 'left' | 'top') =>
+    all.map(
+      ({ shape }) => all.filter((other) => shapeBox(other.shape)[side] < shapeBox(shape)[side] - 1).length,
+    );
+  expect(order(controls, 'left')).toEqual(order(old.controls, 'left'));
+  expect(order(controls, 'top')).toEqual(order(old.controls, 'top'));
+  expect(gridForPanel(wallPanel('panel'))).toBeNull();
+});
+
+test('a panel from nothing has a name of its own and no cells', () => {
+  const first = newPanel({ devices: [] }, 'Panel');
+  const setup = done(smallSetup(), newPanel(smallSetup(), 'Panel').edit);
+  expect(first.id).toBe('panel');
+  // The small rig has a device with that id.
+  expect(setup.devices.at(-1)).toMatchObject({
+    id: 'panel-2',
+    name: 'Panel',
+    controls: [],
+    width: 218,
+    height: 136,
+  });
 });
 
 test('the cells of a page are taken, but for some', () => {

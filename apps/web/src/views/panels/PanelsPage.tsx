@@ -2,6 +2,7 @@ import Button from '@mui/material/Button';
 import { styled } from '@mui/material/styles';
 import { type Device, deviceOn } from '@nimble-lever/core/devices';
 import { BASE_LAYER, EVERYWHERE, type Page, profileOf, type Setup } from '@nimble-lever/core/setup';
+import { Plus } from 'lucide-react';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { selectSetup } from '../../app/setup/selectors.ts';
@@ -9,10 +10,11 @@ import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { ChoiceField } from '../../pieces/ChoiceField.tsx';
 import { ControlSide } from './ControlSide.tsx';
 import { dropContent, folderOf } from './carry.ts';
-import { folder } from './grid/cellActs.ts';
+import { addPanel, dividePanel, folder } from './grid/cellActs.ts';
 import { LiveButton } from './grid/LiveButton.tsx';
 import { PanelEditor } from './grid/PanelEditor.tsx';
 import { usePanelPage } from './grid/usePanelEdits.ts';
+import { WORDS as GRID_WORDS } from './grid/words.ts';
 import { PageDrawing } from './PageDrawing.tsx';
 import { PageTree } from './PageTree.tsx';
 import { pageFaces } from './pageFaces.ts';
@@ -29,8 +31,14 @@ const Layout = styled('div')(({ theme: { vars } }) => ({
   gridTemplateRows: 'minmax(0, 1fr)',
   '& > *': { minHeight: 0 },
   '& .left': { display: 'flex', flexDirection: 'column', borderRight: `1px solid ${vars?.palette.divider}` },
-  '& .left > .chooser': { flex: 'none', padding: 10, borderBottom: `1px solid ${vars?.palette.divider}` },
-  '& .left > .chooser > *': { width: '100%', maxWidth: 'none' },
+  '& .left > .chooser': {
+    flex: 'none',
+    display: 'flex',
+    gap: 6,
+    padding: 10,
+    borderBottom: `1px solid ${vars?.palette.divider}`,
+  },
+  '& .left > .chooser > :first-of-type': { flex: 1, minWidth: 0, maxWidth: 'none' },
   '& .middle': { display: 'flex', flexDirection: 'column' },
   '& .middle > header': {
     flex: 'none',
@@ -207,6 +215,14 @@ function Pages({ devices, device: whole, page, asked, onShow }: Props) {
             options={devices.map(({ id, name }) => [id, name] as const)}
             onChange={(next) => onShow({ device: next })}
           />
+          <Button
+            aria-label={GRID_WORDS.newPanel}
+            title={GRID_WORDS.newPanel}
+            onClick={() => onShow({ device: dispatch(addPanel()) })}
+            sx={{ minWidth: 32, px: 1 }}
+          >
+            <Plus size={16} aria-hidden />
+          </Button>
         </div>
         <PageTree
           device={whole}
@@ -228,6 +244,11 @@ function Pages({ devices, device: whole, page, asked, onShow }: Props) {
             {WORDS.makeFolder}
           </Button>
           <Button onClick={() => navigate('/board')}>{WORDS.onBoard}</Button>
+          {whole.kind === 'touch-panel' && !whole.panel && (
+            <Button title={GRID_WORDS.divideMeans} onClick={() => setSaid(dispatch(dividePanel(whole)))}>
+              {GRID_WORDS.divide}
+            </Button>
+          )}
           <LiveButton device={whole} />
         </header>
         {panel ? (

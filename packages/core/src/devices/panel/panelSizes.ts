@@ -7,7 +7,7 @@ interface Screen {
 }
 
 /** Diagonals and ratios that tablets and phones have. Common practice, no source. */
-export const SCREENS: Readonly<Record<string, Screen>> = {
+export const SCREENS = {
   'small-phone': { diagonal: 5.4, ratio: [19.5, 9] },
   phone: { diagonal: 6.1, ratio: [19.5, 9] },
   'large-phone': { diagonal: 6.7, ratio: [20, 9] },
@@ -17,7 +17,9 @@ export const SCREENS: Readonly<Record<string, Screen>> = {
   'tablet-11': { diagonal: 10.9, ratio: [10, 7] },
   'tablet-13': { diagonal: 12.9, ratio: [4, 3] },
   'screen-16': { diagonal: 15.6, ratio: [16, 9] },
-};
+} as const satisfies Record<string, Screen>;
+/** A screen by its name. */
+export type ScreenName = keyof typeof SCREENS;
 
 /** One inch: exactly 25.4 mm (ISO 31-1, the international inch). */
 const INCH = 25.4;

@@ -2,8 +2,8 @@ import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import Dialog from '@mui/material/Dialog';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import { MOST_COLUMNS, MOST_ROWS, SCREENS, sizeOfScreen } from '@nimble-lever/core/devices';
-import { changeGrid, type PanelPage } from '@nimble-lever/core/panels';
+import { MOST_COLUMNS, MOST_ROWS, SCREENS, type ScreenName, sizeOfScreen } from '@nimble-lever/core/devices';
+import { changeGrid, type PanelPage, panelBody } from '@nimble-lever/core/panels';
 import { itemAt, type SingleEdit } from '@nimble-lever/core/setup';
 import { RotateCw } from 'lucide-react';
 import { useState } from 'react';
@@ -16,7 +16,10 @@ import { DialogBody } from './DialogBody.tsx';
 import { WORDS } from './words.ts';
 
 const OWN = 'own';
-const SIZES = Object.entries(SCREENS).map(([name, screen]) => ({ name, ...sizeOfScreen(screen) }));
+const SIZES = (Object.keys(SCREENS) as ScreenName[]).map((name) => ({
+  name,
+  ...sizeOfScreen(SCREENS[name]),
+}));
 
 interface Props {
   readonly panel: PanelPage;
@@ -50,7 +53,7 @@ export default function SizeDialog({ panel, onClose }: Props) {
     const resized: SingleEdit = {
       kind: 'set',
       at: itemAt.device(device.id),
-      fields: { width, height, body: bodyOf(width, height), 'panel.distance': distance },
+      fields: { width, height, body: panelBody(width, height), 'panel.distance': distance },
     };
     const isResized =
       width !== device.width || height !== device.height || distance !== device.panel?.distance;
@@ -106,7 +109,7 @@ export default function SizeDialog({ panel, onClose }: Props) {
             value={known?.name ?? OWN}
             options={[
               [OWN, WORDS.ownSize],
-              ...SIZES.map((each) => [each.name, WORDS.screens[each.name] ?? each.name] as const),
+              ...SIZES.map((each) => [each.name, WORDS.screens[each.name]] as const),
             ]}
             onChange={choose}
           />
@@ -157,9 +160,4 @@ export default function SizeDialog({ panel, onClose }: Props) {
       </DialogBody>
     </Dialog>
   );
-}
-
-/** Its edge, with round corners. */
-function bodyOf(width: number, height: number) {
-  return [{ kind: 'rect', x: 0.5, y: 0.5, width: width - 1, height: height - 1, radius: 6 }];
 }

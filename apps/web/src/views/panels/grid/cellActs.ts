@@ -1,4 +1,10 @@
-import { type CellArea, type CellKind, type Control, cellKindOf } from '@nimble-lever/core/devices';
+import {
+  type CellArea,
+  type CellKind,
+  type Control,
+  cellKindOf,
+  type Device,
+} from '@nimble-lever/core/devices';
 import { newPageName } from '@nimble-lever/core/pages';
 import {
   type Alignment,
@@ -9,7 +15,9 @@ import {
   copyCells,
   firstFree,
   folderOfCells,
+  gridForPanel,
   layerOfCell,
+  newPanel,
   type PanelPage,
   panelPage,
   placeCells,
@@ -153,6 +161,23 @@ export const become =
     const cells = panel.device.controls.filter(({ id, cell }) => cell && ids.includes(id));
     dispatch(makeEdits(cells.flatMap((control) => cellAs(panel.device.id, control, kind))));
     return { said: WORDS.became(WORDS.kinds[kind]) };
+  };
+
+/** Adds a panel without cells; gives its id. */
+export const addPanel = (): AppThunk<string> => (dispatch, getState) => {
+  const { id, edit } = newPanel(selectSetup(getState()), WORDS.panelName);
+  dispatch(makeEdit(edit));
+  return id;
+};
+
+/** Divides a touch panel of before by a grid; gives what is said of it. */
+export const dividePanel =
+  (device: Device): AppThunk<string> =>
+  (dispatch) => {
+    const edits = gridForPanel(device);
+    if (!edits) return WORDS.divideNot;
+    dispatch(makeEdits(edits));
+    return WORDS.divided;
   };
 
 /** Whether a cell shows on every page of its panel, or only on the panel's own. */

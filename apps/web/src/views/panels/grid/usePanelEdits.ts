@@ -21,6 +21,14 @@ interface Given {
   readonly onEdit: () => void;
 }
 
+/** Brings the keys to a cell, else to the drawing's own stop. */
+function focusOn(cell: string | undefined): void {
+  const drawing = '[data-page-drawing] svg[role=group]';
+  const at = cell === undefined ? '[data-control][tabindex="0"]' : `[data-control="${cell}"]`;
+  const found = document.querySelector<SVGElement>(`${drawing} ${at}`);
+  (found ?? document.querySelector<SVGElement>(drawing))?.focus();
+}
+
 /** The page of a panel that is edited; null for a device that is no panel. */
 export function usePanelPage(device: string, page: string | null): PanelPage | null {
   const setup = useAppSelector(selectSetup);
@@ -34,7 +42,10 @@ export function usePanelEdits({ panel, selected, onSelected, onSaid, onFolder, o
   const run = (act: AppThunk<acts.Done>) => {
     const done = dispatch(act);
     onSaid(done.said);
-    if (done.selected) onSelected(done.selected);
+    if (!done.selected) return;
+    onSelected(done.selected);
+    // Keys go on where the hand is: at the new cell, or where the one that went was.
+    setTimeout(() => focusOn(done.selected?.[0]));
   };
   const hands = useGridHands({
     panel,

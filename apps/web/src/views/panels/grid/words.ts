@@ -1,4 +1,4 @@
-import type { CellKind, LabelPlace } from '@nimble-lever/core/devices';
+import type { CellKind, LabelPlace, ScreenName } from '@nimble-lever/core/devices';
 import type { Alignment, CellProblem } from '@nimble-lever/core/panels';
 
 /** How many of a thing, in words. */
@@ -98,7 +98,7 @@ export const WORDS = {
     'tablet-11': 'Tablet, 10.9″',
     'tablet-13': 'Large tablet, 12.9″',
     'screen-16': 'Touch screen, 15.6″',
-  } as Readonly<Record<string, string>>,
+  } satisfies Record<ScreenName, string>,
   // The page's picture.
   pictureOf: (page: string) => `Picture under ${page}`,
   pictureMeans:
@@ -120,6 +120,14 @@ export const WORDS = {
   asPng: 'Save as PNG',
   asSvg: 'Save as SVG',
   noPng: 'The browser could not draw it. Save it as SVG instead.',
+  // A panel itself.
+  newPanel: 'New panel',
+  panelName: 'Panel',
+  divide: 'Draw on a grid',
+  divideMeans:
+    'Its cells keep their places and what they do; from then on more can be drawn, and pages divided.',
+  divideNot: 'Its cells lie so that they fit no grid of up to 16 × 12. Add a new panel instead.',
+  divided: 'Divided. Its cells are where they were, as near as the grid has it.',
   // Using it.
   live: 'Use it live…',
   liveOf: (device: string) => `Use ${device} live`,
