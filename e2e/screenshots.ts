@@ -1,5 +1,6 @@
 import path from 'node:path';
 import { assignTrigger, show, showRows } from './support/board.ts';
+import { openTablet } from './support/tablet.ts';
 import { cell, control, open, rehearsing, test } from './support/test.ts';
 
 const FOLDER = path.resolve(import.meta.dirname, '../docs/screenshots');
@@ -115,11 +116,34 @@ test('Windows of a program', async ({ app, page }) => {
 
 test('Panels', async ({ app, page }) => {
   await page.emulateMedia({ colorScheme: 'light' });
-  await open(page, app.address, 'panels?device=six-pad&page=shot');
-  await page.locator('[data-page-drawing] [data-control="key-3"]').click();
+  await open(page, app.address, 'panels?device=wall-panel&page=showing');
+  await page.locator('[data-page-drawing] [data-control="showing-take"]').click();
   await page.mouse.move(700, 760);
   await page.waitForTimeout(700);
   await page.screenshot({ path: path.join(FOLDER, 'panels-light.png') });
+});
+
+test('A panel in use, on a tablet and on a phone', async ({ app, page, browser }) => {
+  await open(page, app.address, 'rehearse');
+  await rehearsing(page);
+  const tablet = await openTablet(browser, app.address, 'wall-panel');
+  await tablet.page.emulateMedia({ colorScheme: 'dark' });
+  await tablet.page.getByRole('button', { name: /^Cell 8/ }).tap();
+  const lamp = tablet.page.locator('[data-control=showing-lamp]');
+  await tablet.press(1, lamp);
+  await tablet.drag(1, lamp, 0.5, 0.4);
+  await tablet.press(2, tablet.page.locator('[data-control=showing-take]'));
+  await tablet.page.waitForTimeout(600);
+  await tablet.page.screenshot({ path: path.join(FOLDER, 'live-dark.png') });
+  await tablet.lift(1);
+  await tablet.lift(2);
+  await tablet.context.close();
+  const phone = await openTablet(browser, app.address, 'six-pad');
+  await phone.page.setViewportSize({ width: 844, height: 390 });
+  await phone.page.getByRole('button', { name: /^Key 6/ }).tap();
+  await phone.page.waitForTimeout(600);
+  await phone.page.screenshot({ path: path.join(FOLDER, 'phone-light.png') });
+  await phone.context.close();
 });
 
 test('Board with pages', async ({ app, page }) => {

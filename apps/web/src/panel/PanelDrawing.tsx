@@ -66,8 +66,13 @@ export function PanelDrawing({ panel, shows, isAway, done, onInput }: Props) {
               angle={angles[id] ?? 0}
               value={places[id] ?? shows.values[id] ?? 0}
               face={
-                face || isLookedAt(control) ? (
-                  <PanelFace control={control} face={face} distance={distance} />
+                (face || isLookedAt(control)) && !control.cell?.seeThrough ? (
+                  <PanelFace
+                    control={control}
+                    face={face}
+                    onPicture={picture !== null && control.kind === 'words'}
+                    distance={distance}
+                  />
                 ) : null
               }
               onDown={(each) => press(each, 'down')}

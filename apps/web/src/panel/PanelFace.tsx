@@ -12,12 +12,14 @@ interface Props {
   readonly control: Control;
   /** What the desk says it shows; nothing for a cell that is only looked at. */
   readonly face: ShownFace | undefined;
+  /** It stands on a picture: its words get paper of their own. */
+  readonly onPicture: boolean;
   /** From the eye: millimetres. */
   readonly distance: number;
 }
 
 /** A face on a control of the panel, as large as it fits. */
-export function PanelFace({ control, face, distance }: Props) {
+export function PanelFace({ control, face, onPicture, distance }: Props) {
   const { shape, cell } = control;
   const drawn = cellFace(control) ?? controlFace(face ?? null, face?.does ?? '');
   const { label, isLabelled, icon, colour, picture } = drawn;
@@ -46,7 +48,10 @@ export function PanelFace({ control, face, distance }: Props) {
           {face !== undefined && face.queued > 0 && <span className="count">{face.queued}</span>}
           {Icon && parts.icon !== null && <Icon size={parts.icon * SCALE} strokeWidth={2.2} />}
           {parts.label && (
-            <span className="text" style={{ fontSize: parts.label.size * SCALE }}>
+            <span
+              className={onPicture ? 'text paper' : 'text'}
+              style={{ fontSize: parts.label.size * SCALE }}
+            >
               {parts.label.lines.map((line) => (
                 <span key={line}>{line}</span>
               ))}

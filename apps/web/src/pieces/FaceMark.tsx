@@ -70,6 +70,11 @@ const Words = styled('div')<{ ownerState: { colour: Face['colour']; soft: boolea
       color: vars?.palette.tokens.onFace,
       backgroundColor: vars?.palette.tokens.face[colour ?? 'ink'],
     },
+    '& .paper': {
+      padding: `${BAND * SCALE}px ${PADDING * SCALE}px`,
+      borderRadius: SCALE,
+      backgroundColor: vars?.palette.tokens.sheet,
+    },
     // The drawing has lines of its own, which are as thick however large it is.
     '& svg': { flex: 'none' },
     '& svg *': { vectorEffect: 'none', strokeWidth: 2.2 },
@@ -85,6 +90,8 @@ interface Props {
   readonly distance: number;
   /** Controls from this height up have words under their icons: millimetres. */
   readonly wordsFrom?: number;
+  /** It stands on a picture: its words get paper of their own, so that they can be read on any. */
+  readonly onPicture?: boolean;
   /** It comes from elsewhere: in grey. */
   readonly soft?: boolean;
   /** What it shows of what goes on; nothing where a device is not in use. */
@@ -101,6 +108,7 @@ export function FaceMark({
   face: { label, isLabelled, icon, colour, picture },
   distance,
   wordsFrom = WORDS_FROM,
+  onPicture = false,
   soft = false,
   state,
 }: Props) {
@@ -124,7 +132,10 @@ export function FaceMark({
           {state !== undefined && state.queued > 0 && <span className="count">{state.queued}</span>}
           {Icon && parts.icon !== null && <Icon size={parts.icon * SCALE} strokeWidth={2.2} />}
           {parts.label && (
-            <span className={shown ? 'band' : undefined} style={{ fontSize: parts.label.size * SCALE }}>
+            <span
+              className={shown ? 'band' : onPicture ? 'paper' : undefined}
+              style={{ fontSize: parts.label.size * SCALE }}
+            >
               {parts.label.lines.map((line) => (
                 <span key={line} style={{ display: 'block' }}>
                   {line}

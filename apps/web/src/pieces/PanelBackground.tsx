@@ -3,6 +3,8 @@ import { FaceImage, useShownPicture } from './FaceImage.tsx';
 
 /** Browsers place what is drawn in a drawing at whole units: a tenth of a millimetre here. */
 const SCALE = 10;
+/** As round as the edge of a panel: millimetres. */
+const CORNER = 6;
 
 interface Props {
   /** Of the panel: millimetres. */
@@ -28,6 +30,7 @@ export function PanelBackground({ width, height, picture }: Props) {
             width: '100%',
             height: '100%',
             overflow: 'hidden',
+            borderRadius: CORNER * SCALE,
             ...tiles,
             backgroundSize: `${100 / shown.zoom}%`,
           }}

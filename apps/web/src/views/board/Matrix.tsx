@@ -1,8 +1,8 @@
 import Button from '@mui/material/Button';
 import { styled } from '@mui/material/styles';
 import type { Device } from '@nimble-lever/core/devices';
-import { useVirtualizer, type Virtualizer } from '@tanstack/react-virtual';
-import { lazy, Suspense, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { defaultRangeExtractor, type Range, useVirtualizer, type Virtualizer } from '@tanstack/react-virtual';
+import { lazy, Suspense, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { whenIdle } from '../../app/whenIdle.ts';
 import { cellStyles } from '../../pieces/Cell.tsx';
@@ -90,10 +90,23 @@ export function Matrix({ model, flashing, front, onChoose, onHelp, onCopy, onRea
   const pinned = model.columns.filter((column) => column.pinned).length;
   // Columns share the room there is, and never get narrower than a name needs.
   const columnWidth = Math.max(COLUMN, Math.floor((width - HEAD) / Math.max(1, model.columns.length)));
+  const at = cell?.at;
+  const selectedRow = useMemo(() => (at ? items.findIndex(({ row }) => row === at.row) : -1), [items, at]);
+  // The selected row stays drawn wherever one scrolls, as when the dock opens over it: its cell has the keys.
+  const rangeExtractor = useCallback(
+    (range: Range) => {
+      const near = defaultRangeExtractor(range);
+      return selectedRow < 0 || near.includes(selectedRow)
+        ? near
+        : [...near, selectedRow].sort((a, b) => a - b);
+    },
+    [selectedRow],
+  );
   const rows = useVirtualizer({
     count: items.length,
     getScrollElement: () => scroller.current,
     estimateSize: (i) => (items[i]?.row === null ? GROUP : ROW),
+    rangeExtractor,
     overscan: scrolling ? ROWS_AHEAD.scrolling : settled ? ROWS_AHEAD.atRest : ROWS_AHEAD.atFirst,
     onChange: ({ isScrolling }) => setScrolling(isScrolling),
     // The head stands above the rows and stays in sight over them.
@@ -116,18 +129,16 @@ export function Matrix({ model, flashing, front, onChoose, onHelp, onCopy, onRea
     columns.measure();
   }, [items, columnWidth, pinned]);
 
-  const at = cell?.at;
   const seen = useRef({ at, height });
   useEffect(() => {
     const before = seen.current;
     seen.current = { at, height };
     if (!at) return;
-    const index = items.findIndex(({ row }) => row === at.row);
     // Less room, as when the dock opens, must not hide the cell; but where one has scrolled away from it, one stays.
-    if (before.at === at && before.height !== height && !wasInSight(rows, index, before.height)) return;
-    rows.scrollToIndex(index, { align: 'auto' });
+    if (before.at === at && before.height !== height && !wasInSight(rows, selectedRow, before.height)) return;
+    rows.scrollToIndex(selectedRow, { align: 'auto' });
     if (at.column >= pinned) columns.scrollToIndex(at.column - pinned, { align: 'auto' });
-  }, [at, items, pinned, rows, columns, height]);
+  }, [at, selectedRow, pinned, rows, columns, height]);
   usePageColumn(model.columns, (column) => {
     if (column >= pinned) columns.scrollToIndex(column - pinned, { align: 'auto' });
   });

@@ -37,6 +37,13 @@ const Box = styled('div')(({ theme: { vars } }) => ({
   '&.panel .control:focus-visible .face': { strokeWidth: 2 },
   '& .corner': { fill: 'none', stroke: vars?.palette.text.secondary, opacity: 0.7 },
   '& .through': { fill: 'none', stroke: vars?.palette.text.primary, strokeDasharray: '5 4' },
+  '& .what': {
+    fill: vars?.palette.text.primary,
+    stroke: vars?.palette.tokens.sheet,
+    paintOrder: 'stroke',
+    strokeWidth: 3,
+    fontWeight: 650,
+  },
   '& .ghost': {
     fill: vars?.palette.tokens.accentTint,
     fillOpacity: 0.65,
@@ -147,6 +154,7 @@ export function PageDrawing({
   const setup = useAppSelector(selectSetup);
   const layer = page?.id ?? BASE_LAYER;
   const distance = readingDistance(device);
+  const hasPicture = ((page ? page.picture : device.panel?.picture) ?? null) !== null;
   const over = dragged?.over && 'control' in dragged.over ? dragged.over.control : null;
   const hint = (id: string, name: string) => {
     const opened = opensPage(setup, { profile, layer, device: device.id, control: id });
@@ -171,7 +179,7 @@ export function PageDrawing({
           faceOf={(control) => {
             const known = faces.get(control.id);
             const face = cellFace(control) ?? known?.face;
-            if (!face) return null;
+            if (!face || control.cell?.seeThrough) return null;
             return (
               <FaceMark
                 shape={control.shape}
@@ -179,6 +187,7 @@ export function PageDrawing({
                 face={face}
                 distance={distance}
                 wordsFrom={0}
+                onPicture={hasPicture && control.kind === 'words'}
                 soft={!known?.isOwn && !cellFace(control)}
               />
             );

@@ -38,7 +38,8 @@ const Layout = styled('div')(({ theme: { vars } }) => ({
     padding: 10,
     borderBottom: `1px solid ${vars?.palette.divider}`,
   },
-  '& .left > .chooser > :first-of-type': { flex: 1, minWidth: 0, maxWidth: 'none' },
+  '& .left > .chooser > *': { flex: 'none' },
+  '& .left > .chooser > .MuiInputBase-root': { flex: 1, minWidth: 0, maxWidth: 'none' },
   '& .middle': { display: 'flex', flexDirection: 'column' },
   '& .middle > header': {
     flex: 'none',

@@ -115,13 +115,15 @@ export function TrayDevice({ device: plain }: { readonly device: Device }) {
           under={picture && <PanelBackground width={device.width} height={device.height} picture={picture} />}
           faceOf={(control) => {
             const now = faces.get(control.id);
-            const face = cellFace(control) ?? (now && controlFace(now, now.does));
+            const seen = !control.cell?.seeThrough;
+            const face = seen && (cellFace(control) ?? (now && controlFace(now, now.does)));
             return (
               face && (
                 <FaceMark
                   shape={control.shape}
                   cell={control.cell}
                   face={face}
+                  onPicture={picture !== null && control.kind === 'words'}
                   distance={readingDistance(device)}
                   state={now}
                 />

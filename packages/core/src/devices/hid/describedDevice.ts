@@ -18,7 +18,7 @@ export interface DescribedDevice {
 }
 
 /** The most controls a device may have. */
-const MOST_CONTROLS = 400;
+const MOST_TAKEN = 400;
 
 /** A device that the computer sees as several, and each of them: its own sources, of one and the same device. */
 export interface DescribedInterfaces {
@@ -40,7 +40,7 @@ export function describedInterfaces(
   name: string,
 ): DescribedInterfaces {
   const sources = descriptors.map(sourcesOf);
-  const parts = sources.flat().flatMap(partsOf).slice(0, MOST_CONTROLS);
+  const parts = sources.flat().flatMap(partsOf).slice(0, MOST_TAKEN);
   const names = distinct(
     parts.map((part) => part.name),
     (name, number) => `${name} (${number})`,

@@ -1,11 +1,13 @@
-import { cellShape, dividePanel } from '@nimble-lever/core/devices';
+import { type Control, cellShape, dividePanel, shapeBox } from '@nimble-lever/core/devices';
 import type { PanelPage } from '@nimble-lever/core/panels';
 import { PanelBackground } from '../../../pieces/PanelBackground.tsx';
 import { ShapeMark } from '../../../pieces/ShapeMark.tsx';
+import type { PageFace } from '../pageFaces.ts';
 import type { Dragging } from './useGridHands.ts';
 
 /** Of the panel: millimetres. */
 const CORNER = 0.7;
+const LETTERS = 4;
 
 /** Under the cells: the page's picture, and the corners of the grid's fields. */
 export function GridUnder({ device, page, grid }: PanelPage) {
@@ -37,10 +39,12 @@ export function GridUnder({ device, page, grid }: PanelPage) {
 export function GridOver({
   panel,
   selected,
+  faces,
   dragging,
 }: {
   readonly panel: PanelPage;
   readonly selected: readonly string[];
+  readonly faces: ReadonlyMap<string, PageFace>;
   readonly dragging: Dragging | null;
 }) {
   const { device, grid } = panel;
@@ -48,8 +52,10 @@ export function GridOver({
   const [only, ...others] = chosen;
   return (
     <>
-      {device.controls.map(({ id, shape, cell }) =>
-        cell?.seeThrough ? <ShapeMark key={id} shape={shape} className="through" /> : null,
+      {device.controls.map((control) =>
+        control.cell?.seeThrough ? (
+          <Through key={control.id} control={control} label={faces.get(control.id)?.face?.label} />
+        ) : null,
       )}
       {chosen.map(({ id, shape }) => (
         <ShapeMark key={id} shape={shape} className="chosen" reach={0.8} />
@@ -63,6 +69,20 @@ export function GridOver({
             className={dragging?.placing?.fits ? 'ghost' : 'ghost wrong'}
           />
         ))}
+    </>
+  );
+}
+
+/** A cell that is not seen in use: its outline here, and in its corner what it does. */
+function Through({ control, label }: { readonly control: Control; readonly label: string | undefined }) {
+  const { shape, name } = control;
+  const { left, top } = shapeBox(shape);
+  return (
+    <>
+      <ShapeMark shape={shape} className="through" />
+      <text className="what" x={left + LETTERS / 2} y={top + LETTERS * 1.4} fontSize={LETTERS}>
+        {label ?? name}
+      </text>
     </>
   );
 }

@@ -47,7 +47,14 @@ export function PanelEditor(props: Props) {
         dragged={null}
         cursor={hands.cursor}
         under={<GridUnder {...panel} />}
-        over={<GridOver panel={{ ...panel, device }} selected={selected} dragging={hands.dragging} />}
+        over={
+          <GridOver
+            panel={{ ...panel, device }}
+            selected={selected}
+            faces={faces}
+            dragging={hands.dragging}
+          />
+        }
         handlers={{
           ...hands.handlers,
           onPaste: pictureHandlers.onPaste,
