@@ -34,6 +34,8 @@ await main(async () => {
     bundle: true,
     format: 'esm',
     platform: 'node',
+    // As modules where a package has them: what is written for older loaders asks for files as it runs.
+    mainFields: ['module', 'main'],
     outfile: bundle,
     logLevel: 'error',
     plugins: [scriptsStay],

@@ -141,6 +141,12 @@ test('another’s device is refused; so is more than there may be in a second', 
   expect(tablet.says({ kind: 'input', seq: 1, t: 1, input }).kind).toBe('refused');
   const outcomes = Array.from({ length: MOST_MESSAGES * 2 + 2 }, (_, i) => tablet.says(press(i)).kind);
   expect(outcomes).toContain('too-many');
+  // A desk answers all of its remotes.
+  const answers = Array.from(
+    { length: MOST_MESSAGES * 2 + 2 },
+    (_, seq) => own.says({ kind: 'done', remote: id(9), seq }).kind,
+  );
+  expect(answers).not.toContain('too-many');
 });
 
 test('whoever comes and goes in whatever order: a desk hears only of remotes that are there, each once', () => {

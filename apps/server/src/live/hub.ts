@@ -37,6 +37,9 @@ interface RemotePeer {
   at: DeskPeer | null;
 }
 
+/** A desk answers all of its remotes: as much as ten of them may say. */
+const MOST_OF_DESK = 10 * MOST_MESSAGES;
+
 /** How long values wait at least when a desk does not take them in: milliseconds. */
 const FLUSH_MS = 50;
 
@@ -211,7 +214,7 @@ export class Hub {
     const rate = this.#rates.get(peer);
     const count = rate?.second === second ? rate.count + 1 : 1;
     this.#rates.set(peer, { second, count });
-    return count > MOST_MESSAGES;
+    return count > (this.#desks.has(peer) ? MOST_OF_DESK : MOST_MESSAGES);
   }
 }
 

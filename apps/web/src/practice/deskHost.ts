@@ -95,7 +95,8 @@ export const hostDesk =
           changed();
           return true;
         case 'remote-input':
-          if (remotes.take(message.remote, message.t, message.input)) {
+          // Only of what goes down the remote shows that it was carried out.
+          if (remotes.take(message.remote, message.t, message.input) && message.input.kind === 'down') {
             say({ kind: 'done', remote: message.remote, seq: message.seq });
           }
           return true;
