@@ -138,7 +138,7 @@ test('a picture on its way comes to the cells it was taken for; one that is gone
   const held = new Promise<void>((resolve) => {
     go = resolve;
   });
-  await page.route('**/api/pictures', async (route) => {
+  await page.route(/\/api\/pictures\?/, async (route) => {
     await held;
     await route.continue();
   });
@@ -152,8 +152,8 @@ test('a picture on its way comes to the cells it was taken for; one that is gone
   await expect(page.getByRole('button', { name: 'Adjust picture…' })).toBeVisible();
 
   // Stopped, it is as if it had never been taken.
-  await page.unroute('**/api/pictures');
-  await page.route('**/api/pictures', () => undefined);
+  await page.unroute(/\/api\/pictures\?/);
+  await page.route(/\/api\/pictures\?/, () => undefined);
   await cell(page, 'Turn clockwise', 'Larkframe').click();
   await chooser(page).setInputFiles({ name: 'sun.svg', mimeType: 'image/svg+xml', buffer: DRAWING });
   await page.getByRole('button', { name: 'Stop' }).click();
