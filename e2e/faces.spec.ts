@@ -101,6 +101,33 @@ test('pictures are let go on a key, pasted, and come as pixels where they were d
   await expect(onKey(page, 2)).toBeVisible();
 });
 
+test('on a panel a picture let go on a cell is its face, on words a picture of their own, beside them the page’s', async ({
+  app,
+  quietPage: page,
+}) => {
+  await open(page, app.address, 'panels?device=wall-panel&page=showing&profile=larkframe');
+  const file = { name: 'sun.svg', type: 'image/svg+xml', text: DRAWING.toString() };
+  const pictureOn = (id: string) => page.locator(`[data-page-drawing] [data-control="${id}"] img`);
+  // A cell of every page does what it does on Home: there its face is.
+  await page.getByRole('treeitem', { name: /^Home/ }).click();
+  await page.locator('[data-page-drawing] [data-control="cell-8"]').click();
+  await page.getByRole('checkbox', { name: 'On every page of this panel' }).check();
+  await dropFile(page, '[data-page-drawing] [data-control="cell-8"]', file);
+  await expect(pictureOn('cell-8')).toBeVisible();
+  await page.getByRole('treeitem', { name: /^Showing/ }).click();
+  await expect(page.locator('[data-page-drawing] [data-control="showing-take"]')).toBeVisible();
+  await dropFile(page, '[data-page-drawing] [data-control="showing-take"]', file);
+  await expect(pictureOn('showing-take')).toBeVisible();
+  await dropFile(page, '[data-page-drawing] [data-control="showing-shot"]', file);
+  await expect(pictureOn('showing-shot')).toBeVisible();
+  await expect(page.locator('aside').getByRole('combobox', { name: 'Kind' })).toContainText('Picture');
+  const under = page.locator('[data-page-drawing] svg > g img');
+  const before = await under.count();
+  await dropFile(page, '[data-page-drawing] svg .corner', file);
+  await expect(under).toHaveCount(before + 1);
+  await saved(page);
+});
+
 test('what is no picture is refused in words, whatever it is called; without the server nothing changes', async ({
   app,
   page,

@@ -1,15 +1,21 @@
+import type { Browser, Page } from '@playwright/test';
 import { startApp } from './support/app.ts';
-import { openTablet } from './support/tablet.ts';
+import { openTablet, type Tablet } from './support/tablet.ts';
 import { control, expect, expectAccessible, open, rehearsing, test } from './support/test.ts';
+
+/** A desk in one browser, and a tablet that shows a device of it in another. */
+async function joined(page: Page, browser: Browser, address: string, device: string): Promise<Tablet> {
+  await open(page, address, 'rehearse');
+  await rehearsing(page);
+  return openTablet(browser, address, device);
+}
 
 test('a press on a tablet is obeyed in the other browser; its page and faces follow the program in front', async ({
   app,
   quietPage: page,
   browser,
 }) => {
-  await open(page, app.address, 'rehearse');
-  await rehearsing(page);
-  const tablet = await openTablet(browser, app.address, 'six-pad');
+  const tablet = await joined(page, browser, app.address, 'six-pad');
   await expect(page.getByText('Six pad joined')).toBeVisible();
   const key = (name: string) => tablet.page.getByRole('button', { name: new RegExp(`^${name}`) });
   await expect(tablet.page.getByText(/Larkframe in front/)).toBeVisible();
@@ -40,9 +46,7 @@ test('two fingers at once hold two keys; a tablet that goes leaves nothing down'
   quietPage: page,
   browser,
 }) => {
-  await open(page, app.address, 'rehearse');
-  await rehearsing(page);
-  const tablet = await openTablet(browser, app.address, 'pen-tablet');
+  const tablet = await joined(page, browser, app.address, 'pen-tablet');
   const held = page.getByRole('region', { name: 'Held now' });
   const side = (number: number) => tablet.page.locator(`[data-control=side-${number}]`);
   await expect(side(1)).toBeVisible();
@@ -63,9 +67,7 @@ test('the server goes with a key held: it comes up, and what is pressed meanwhil
   page,
   browser,
 }) => {
-  await open(page, app.address, 'rehearse');
-  await rehearsing(page);
-  const tablet = await openTablet(browser, app.address, 'pen-tablet');
+  const tablet = await joined(page, browser, app.address, 'pen-tablet');
   const held = page.getByRole('region', { name: 'Held now' });
   const side = (number: number) => tablet.page.locator(`[data-control=side-${number}]`);
   await expect(page.getByText('Pen tablet joined')).toBeVisible();
@@ -136,9 +138,7 @@ test('a panel starts without its server as it was last, says so, and joins when 
   page,
   browser,
 }) => {
-  await open(page, app.address, 'rehearse');
-  await rehearsing(page);
-  const tablet = await openTablet(browser, app.address, 'six-pad');
+  const tablet = await joined(page, browser, app.address, 'six-pad');
   const manifest = await tablet.page.locator('link[rel=manifest]').getAttribute('href');
   expect(await (await tablet.page.request.get(`${app.address}${manifest}`)).json()).toMatchObject({
     start_url: '/panel/six-pad',

@@ -321,3 +321,34 @@ test('a template is saved, painted on and brought back: it lies to the point und
   await expect(page.getByRole('complementary', { name: 'What happened' })).toContainText('To larkframe');
   await tablet.context.close();
 });
+
+test('two pages draw on the same place at once: the later one is told, and both show the same; elsewhere both stand', async ({
+  app,
+  page,
+}) => {
+  await open(page, app.address, 'panels?device=wall-panel&page=showing');
+  const context = await page.context().browser()?.newContext();
+  const other = await context?.newPage();
+  if (!context || !other) throw new Error('no browser');
+  await open(other, app.address, 'panels?device=wall-panel&page=showing');
+  // Room for both: the jog strip goes.
+  await cellOf(page, 'showing-frames').click();
+  await page.keyboard.press('Delete');
+  await saved(page);
+  await expect(cellOf(other, 'showing-frames')).toHaveCount(0);
+  const both = (shown: Page) => drawing(shown).getByRole('button', { name: /^Wall panel, Cell 13:/ });
+  await context.setOffline(true);
+  await drag(page, [8, 5], [0, 4], [1, 4]);
+  await saved(page);
+  await drag(other, [8, 5], [1, 4], [2, 4]);
+  await drag(other, [8, 5], [4, 4], [4.2, 4]);
+  await expect(drawing(other).locator('[data-control^=cell-]')).toHaveCount(2);
+  await context.setOffline(false);
+  await expect(other.getByText(/would lie on “Cell 13”/).first()).toBeVisible({ timeout: 30_000 });
+  // Its second cell stands, the one of the other page is there, the one that lay on it is gone.
+  for (const shown of [page, other]) {
+    await expect(drawing(shown).locator('[data-control^=cell-]')).toHaveCount(2);
+    await expect(both(shown)).toHaveCount(1);
+  }
+  await context.close();
+});

@@ -25,6 +25,8 @@ export function PanelDrawing({ panel, shows, isAway, done, onInput }: Props) {
   const [places, setPlaces] = useState<Readonly<Record<string, number>>>({});
   const [angles, setAngles] = useState<Readonly<Record<string, number>>>({});
   const press = ({ id: control }: Control, kind: 'down' | 'up') => {
+    // What is not carried out must not look as if it were.
+    if (isAway) return;
     onInput({ kind, device, control });
     setPressed((before) => {
       const next = new Set(before);

@@ -5,6 +5,8 @@
 export function makeInstallable(device: string): void {
   const link = document.createElement('link');
   link.rel = 'manifest';
+  // With the cookie of who may come in.
+  link.crossOrigin = 'use-credentials';
   link.href = `/panel/${device}/app.webmanifest`;
   document.head.append(link);
   if (!('serviceWorker' in navigator)) return;

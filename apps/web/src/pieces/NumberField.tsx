@@ -3,7 +3,7 @@ import OutlinedInput from '@mui/material/OutlinedInput';
 import { useState } from 'react';
 
 /** A number within its bounds, which the field itself keeps: a wrong one is told and goes back when it is left. */
-interface Props {
+export interface NumberFieldProps {
   readonly label: string;
   readonly value: number;
   /** Both ends can be reached. */
@@ -27,7 +27,7 @@ export function NumberField({
   unit,
   disabled = false,
   onChange,
-}: Props) {
+}: NumberFieldProps) {
   const [draft, setDraft] = useState<string | null>(null);
   // A comma is read as a point, as most of Europe writes it.
   const read = draft === null ? value : Number(draft.replace(',', '.'));

@@ -1,4 +1,4 @@
-import { type Control, type Device, freeId, triggersOf } from '../devices/index.ts';
+import { type Control, type Device, triggersOf } from '../devices/index.ts';
 import {
   aboutCopies,
   addedPages,
@@ -29,16 +29,19 @@ export interface PageCopy {
 const NO_CELLS = { controls: [] as readonly Control[], ids: new Map<string, string>() };
 
 /** The cells of pages that are copied to a panel, under ids of their own. */
-function copiedCells(source: Device, target: Device, pages: ReadonlyMap<string, string>) {
+function copiedCells(
+  source: Device,
+  target: Device,
+  pages: ReadonlyMap<string, string>,
+  idFor: (copied: Pick<Page, 'id' | 'name'>) => string,
+) {
   if (!source.panel || !target.panel) return NO_CELLS;
-  const taken = new Set(target.controls.map(({ id }) => id));
   const ids = new Map<string, string>();
   const controls = source.controls.flatMap((control): Control[] => {
     const { cell } = control;
     const page = cell?.page ? pages.get(cell.page) : undefined;
     if (!cell || page === undefined) return [];
-    const id = freeId(control.id, taken, 'cell');
-    taken.add(id);
+    const id = idFor(control);
     ids.set(control.id, id);
     return [{ ...control, id, heardAs: [], cell: { ...cell, page } }];
   });
@@ -47,9 +50,17 @@ function copiedCells(source: Device, target: Device, pages: ReadonlyMap<string, 
 
 /**
  * Copies a page with the folders in it and all that is bound on them to a device, perhaps its own. Each control's part
- * goes to the control with its id, else to the one of the same kind and place in the row.
+ * goes to the control with its id, else to the one of the same kind and place in the row. A panel's page comes with
+ * cells of its own.
+ *
+ * @param idFor gives each page and cell an id of its own
  */
-export function copyPage(setup: Setup, page: Page, device: string, idFor: (page: Page) => string): PageCopy {
+export function copyPage(
+  setup: Setup,
+  page: Page,
+  device: string,
+  idFor: (copied: Pick<Page, 'id' | 'name'>) => string,
+): PageCopy {
   const from = page.device;
   const made = pageCopies([page, ...pagesBelow(setup, page.id)], device, idFor);
   const [first, ...inside] = made.pages;
@@ -58,7 +69,7 @@ export function copyPage(setup: Setup, page: Page, device: string, idFor: (page:
   const own = device === from ? { ...named, within: page.within } : named;
   const source = setup.devices.find(({ id }) => id === from);
   const target = setup.devices.find(({ id }) => id === device);
-  const cells = source && target ? copiedCells(source, target, made.ids) : NO_CELLS;
+  const cells = source && target ? copiedCells(source, target, made.ids, idFor) : NO_CELLS;
   const controls = new Map([...counterpartsOf(setup, from, device), ...cells.ids]);
   const here = new Map(
     [...(target?.controls ?? []), ...cells.controls].map((control) => [control.id, control]),

@@ -3,7 +3,6 @@ import {
   type CellKind,
   type Control,
   cellKindOf,
-  freeId,
   type Grid,
   isInside,
   newCell,
@@ -16,6 +15,7 @@ import {
   bindingChanges,
   itemAt,
   keyOf,
+  layerOfCell,
   type Page,
   type Setup,
   type SingleEdit,
@@ -32,11 +32,6 @@ const NAMES = {
   picture: 'Picture',
 } as const satisfies Record<CellKind, string>;
 
-/** The layer or page on which what a cell does is set: where it belongs. */
-export function layerOfCell({ cell }: Control): string {
-  return cell?.page ?? BASE_LAYER;
-}
-
 /** A name with a number that no control has yet. */
 function nextName(controls: readonly Control[], word: string): string {
   const taken = new Set(controls.map(({ name }) => name));
@@ -45,14 +40,18 @@ function nextName(controls: readonly Control[], word: string): string {
   return `${word} ${i}`;
 }
 
+/** Gives something new an id from its name, which nobody else takes who makes the same at the same time. */
+export type IdFor = (name: string) => string;
+
 /** Adds a cell to a page of a panel: the edit, and the id it gets. */
 export function addCell(
   { device, page, grid }: PanelPage,
   kind: CellKind,
   area: CellArea,
+  idFor: IdFor,
 ): { readonly edit: SingleEdit; readonly id: string } {
   const name = nextName(device.controls, NAMES[kind]);
-  const id = freeId(name, new Set(device.controls.map((other) => other.id)), 'cell');
+  const id = idFor(name);
   const item = newCell({ id, name, kind }, device, grid, { page: page?.id ?? null, area });
   const after = device.controls.at(-1)?.id ?? null;
   return { edit: { kind: 'add', at: itemAt.control(device.id, id), item, after }, id };
@@ -87,6 +86,7 @@ export function copyCells(
   setup: Setup,
   { device, page, grid }: PanelPage,
   cells: readonly string[],
+  idFor: IdFor,
 ): Result<CellCopies, 'no-room'> {
   const own = page?.id ?? null;
   const taken = [...takenAreas(device, own)];
@@ -106,7 +106,7 @@ export function copyCells(
     const name = nextName(controls, kind ? NAMES[kind] : from.name);
     const copy = {
       ...from,
-      id: freeId(name, new Set(controls.map((other) => other.id)), 'cell'),
+      id: idFor(name),
       name: kind === 'words' ? from.name : name,
       heardAs: [],
       cell: { ...from.cell, page: own, everyPage: false, area: to },

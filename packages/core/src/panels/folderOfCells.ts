@@ -12,7 +12,7 @@ import {
   together,
 } from '../setup/index.ts';
 import { firstFree, type PanelPage, takenAreas } from './areas.ts';
-import { addCell, cellToPage } from './cellEdits.ts';
+import { addCell, cellToPage, type IdFor } from './cellEdits.ts';
 
 /** A folder that can be made of some cells, with the cell that opens it and the one that leads back. */
 export interface CellFolder {
@@ -36,6 +36,7 @@ export function folderOfCells(
   profile: string,
   cells: readonly string[],
   given: Pick<Page, 'id' | 'name'>,
+  idFor: IdFor,
 ): Result<CellFolder, FolderRefusal> {
   const { device, page } = panel;
   const own = page?.id ?? null;
@@ -58,11 +59,11 @@ export function folderOfCells(
     after: setup.pages.at(-1)?.id ?? null,
   };
   const moved = moving.flatMap((control) => cellToPage(setup, device.id, control, folder.id));
-  const open = addCell(panel, 'button', { ...first.cell.area });
+  const open = addCell(panel, 'button', { ...first.cell.area }, idFor);
   const taken = moving.flatMap(({ cell }) => (cell ? [cell.area] : []));
   const free = firstFree(panel.grid, [...taken, ...onEveryPage(panel)], { columns: 1, rows: 1 });
   const inside = { ...panel, page: folder, device: withCell(panel, open.edit) };
-  const leave = free && addCell(inside, 'button', free);
+  const leave = free && addCell(inside, 'button', free, idFor);
   const slot = (control: string, layer: string) =>
     ({ profile, layer, device: device.id, control, trigger: 'press' }) as const;
   const edit = together([
@@ -85,7 +86,7 @@ function onEveryPage({ device }: PanelPage) {
   return takenAreas({ controls: device.controls.filter(({ cell }) => cell?.everyPage) }, null);
 }
 
-/** The panel with a cell that is being added, so that the next one gets another name and id. */
+/** The panel with a cell that is being added, so that the next one gets another name. */
 function withCell({ device }: PanelPage, edit: SingleEdit): PanelPage['device'] {
   if (edit.kind !== 'add') return device;
   return { ...device, controls: [...device.controls, edit.item as PanelPage['device']['controls'][number]] };

@@ -19,7 +19,6 @@ export {
   changeGrid,
   copyCells,
   type GridChange,
-  layerOfCell,
   placeCells,
 } from './cellEdits.ts';
 // Whether a page can be used and read where the panel hangs.

@@ -1,5 +1,6 @@
-import { deviceOf, freeId, SCREENS, sizeOfScreen } from '../devices/index.ts';
+import { deviceOf, SCREENS, sizeOfScreen } from '../devices/index.ts';
 import { itemAt, type Setup, type SingleEdit } from '../setup/index.ts';
+import type { IdFor } from './cellEdits.ts';
 
 /** A panel begins as large as this screen, divided so. */
 const SCREEN = 'tablet-10';
@@ -9,11 +10,12 @@ const GRID = { columns: 6, rows: 4 };
 export function newPanel(
   { devices }: Pick<Setup, 'devices'>,
   word: string,
+  idFor: IdFor,
 ): { readonly id: string; readonly edit: SingleEdit } {
   const names = new Set(devices.map(({ name }) => name));
   let name = word;
   for (let i = 2; names.has(name); i++) name = `${word} ${i}`;
-  const id = freeId(name, new Set(devices.map((device) => device.id)), 'panel');
+  const id = idFor(name);
   const { width, height } = sizeOfScreen(SCREENS[SCREEN]);
   const item = deviceOf({
     id,

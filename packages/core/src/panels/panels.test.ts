@@ -15,7 +15,16 @@ import {
 } from '../devices/index.ts';
 import { leastCapitals } from '../drawing/index.ts';
 import { copyPage } from '../pages/index.ts';
-import { applyEdit, checkSetup, type Edit, itemAt, newPage, type Setup, together } from '../setup/index.ts';
+import {
+  applyEdit,
+  checkSetup,
+  copyDevice,
+  type Edit,
+  itemAt,
+  newPage,
+  type Setup,
+  together,
+} from '../setup/index.ts';
 import { demoBeforePages, smallSetup } from '../testing/index.ts';
 import {
   addCell,
@@ -99,6 +108,9 @@ const cellOf = (setup: Setup, id: string): Cell => {
   return cell;
 };
 
+/** Names are told apart already. */
+const idFor = (name: string) => name.toLowerCase().replaceAll(' ', '-');
+
 const grids = fc.record({
   columns: fc.integer({ min: 1, max: MOST_COLUMNS }),
   rows: fc.integer({ min: 1, max: MOST_ROWS }),
@@ -163,11 +175,13 @@ test.each([
 
 test('cells are drawn, moved, grown and copied; what they do goes along; all of it is taken back', () => {
   const before = withPanel();
-  const full = addCell(pageOf(before), 'button', area(0, 0)).edit;
+  const full = addCell(pageOf(before), 'button', area(0, 0), idFor).edit;
   expect(refused(before, full)).toBe('cells-overlap');
-  expect(refused(before, addCell(pageOf(before), 'button', area(5, 2, 2, 1)).edit)).toBe('cell-outside');
+  expect(refused(before, addCell(pageOf(before), 'button', area(5, 2, 2, 1), idFor).edit)).toBe(
+    'cell-outside',
+  );
   // A folder is empty at first.
-  const added = addCell(pageOf(before, 'takes'), 'fader', area(1, 0, 1, 3));
+  const added = addCell(pageOf(before, 'takes'), 'fader', area(1, 0, 1, 3), idFor);
   const drawn = done(before, added.edit);
   expect(cellOf(drawn, added.id)).toMatchObject({
     page: 'takes',
@@ -186,7 +200,7 @@ test('cells are drawn, moved, grown and copied; what they do goes along; all of 
   const { controls } = pageOf(moved).device;
   expect(controls[0]?.shape).toEqual(pageOf(drawn).device.controls[1]?.shape);
   // Copied to the folder, with what it does there.
-  const copied = copyCells(moved, pageOf(moved, 'takes'), ['cell-1']);
+  const copied = copyCells(moved, pageOf(moved, 'takes'), ['cell-1'], idFor);
   if (!copied.ok) throw new Error(copied.problem);
   const after = done(moved, together(copied.value.edits));
   const copy = copied.value.ids.get('cell-1') ?? '';
@@ -217,7 +231,7 @@ test('a cell on every page shows where no cell of the page lies in its place, an
   const everywhere = done(setup, together(cellToPage(setup, 'panel', first, null, true)));
   const shown = (now: Setup, page: string | null) => controlsOn(pageOf(now).device, page).map(({ id }) => id);
   expect(shown(everywhere, 'takes')).toEqual(['cell-1']);
-  const over = done(everywhere, addCell(pageOf(everywhere, 'takes'), 'words', area(0, 0, 2, 2)).edit);
+  const over = done(everywhere, addCell(pageOf(everywhere, 'takes'), 'words', area(0, 0, 2, 2), idFor).edit);
   expect(shown(over, 'takes')).toEqual(['words-1']);
   expect(shown(over, null)).toHaveLength(14);
   // To the folder alone: what it does goes there.
@@ -235,23 +249,30 @@ test('a page goes with its cells and comes back with them; a copy of it has cell
   expect(pageOf(without).device.controls).toHaveLength(13);
   const takes = filled.pages.find(({ id }) => id === 'takes');
   if (!takes) throw new Error('no page');
-  const copy = copyPage(filled, takes, 'panel', () => 'takes-too');
+  const copy = copyPage(filled, takes, 'panel', ({ id }) => `${id}-too`);
   expect(copy.left).toBe(0);
   const twice = done(filled, copy.edit);
   const [cell] = controlsOn(pageOf(twice).device, 'takes-too');
-  expect(cell?.id).toBe('cell-1-2');
+  expect(cell?.id).toBe('cell-1-too');
   expect(Object.keys(twice.profiles.everywhere?.bindings ?? {}).toSorted()).toEqual([
-    'takes-too/panel/cell-1-2/press',
+    'takes-too/panel/cell-1-too/press',
     'takes/panel/cell-1/press',
   ]);
 });
 
 test('cells become a folder in one step: they move in, a new cell opens it, another leads back', () => {
   const setup = withPanel();
-  const made = folderOfCells(setup, pageOf(setup), 'everywhere', ['cell-1', 'cell-2'], {
-    id: 'shot',
-    name: 'Shot',
-  });
+  const made = folderOfCells(
+    setup,
+    pageOf(setup),
+    'everywhere',
+    ['cell-1', 'cell-2'],
+    {
+      id: 'shot',
+      name: 'Shot',
+    },
+    idFor,
+  );
   if (!made.ok) throw new Error(made.problem);
   const { edit, opener, back } = made.value;
   const now = done(setup, edit);
@@ -266,8 +287,22 @@ test('cells become a folder in one step: they move in, a new cell opens it, anot
   expect(bindings[`shot/panel/${back}/press`]?.behaviour).toMatchObject({ action: { change: 'back' } });
   expect(bindings['shot/panel/cell-1/press']).toBeDefined();
   expect(
-    folderOfCells(setup, pageOf(setup, 'takes'), 'everywhere', ['cell-1'], { id: 'x', name: 'X' }).ok,
+    folderOfCells(setup, pageOf(setup, 'takes'), 'everywhere', ['cell-1'], { id: 'x', name: 'X' }, idFor).ok,
   ).toBe(false);
+});
+
+test('a copy of a panel has its pages with cells of its own on them, and takes nothing from the first', () => {
+  const setup = withPanel();
+  const added = done(setup, addCell(pageOf(setup, 'takes'), 'button', area(1, 1), idFor).edit);
+  const copy = copyDevice(added, 'panel');
+  if (!copy) throw new Error('no copy');
+  const now = done(added, copy.edit);
+  const [page] = now.pages.filter(({ device }) => device === copy.id);
+  const device = now.devices.find(({ id }) => id === copy.id);
+  if (!page || !device) throw new Error('no copy');
+  expect(controlsOn(device, page.id).map(({ name }) => name)).toEqual(['Cell 13']);
+  const without = done(now, { kind: 'remove', at: itemAt.page(page.id) });
+  expect(controlsOn(pageOf(without).device, 'takes')).toHaveLength(1);
 });
 
 test('a cell made a fader is one; what it did when pressed goes', () => {
@@ -296,7 +331,7 @@ test('what cannot be hit, read or does nothing is told', () => {
     setup,
     together(changeGrid(setup, pageOf(setup, 'takes'), { columns: 16, rows: 12 }).edits),
   );
-  const small = done(fine, addCell(pageOf(fine, 'takes'), 'button', area(0, 0, 1, 1)).edit);
+  const small = done(fine, addCell(pageOf(fine, 'takes'), 'button', area(0, 0, 1, 1), idFor).edit);
   const low = done(small, {
     kind: 'set',
     at: itemAt.control('panel', 'cell-1'),
@@ -339,13 +374,6 @@ test('a touch panel of before is divided by a grid that its cells fit as they li
   const now = done(before, together(edits ?? []));
   expect(now.profiles).toEqual(before.profiles);
   const { controls = [], panel } = now.devices.find(({ id }) => id === 'wall-panel') ?? {};
-  console.log(
-    JSON.stringify([
-      panel?.grid,
-      controls.map((c) => c.cell?.area),
-      old.controls.map((c) => shapeBox(c.shape).left),
-    ]),
-  );
   expect(panel?.grid.rows).toBe(3);
   // Beside each other as before: in the same order across and down.
   const order = (all: typeof controls, side: 'left' | 'top') =>
@@ -358,8 +386,8 @@ test('a touch panel of before is divided by a grid that its cells fit as they li
 });
 
 test('a panel from nothing has a name of its own and no cells', () => {
-  const first = newPanel({ devices: [] }, 'Panel');
-  const setup = done(smallSetup(), newPanel(smallSetup(), 'Panel').edit);
+  const first = newPanel({ devices: [] }, 'Panel', idFor);
+  const setup = done(smallSetup(), newPanel(smallSetup(), 'Panel', () => 'panel-2').edit);
   expect(first.id).toBe('panel');
   // The small rig has a device with that id.
   expect(setup.devices.at(-1)).toMatchObject({

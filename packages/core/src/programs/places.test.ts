@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { isPressed, oppositeOf } from '../devices/index.ts';
 import { profileChain, resolveBehaviour } from '../resolve/index.ts';
-import { applyEdit, BASE_LAYER, checkSetup, demoSetup, keyOf, type Setup } from '../setup/index.ts';
+import { applyEdit, checkSetup, demoSetup, keyOf, type Setup } from '../setup/index.ts';
 import { arbitrarySetup } from '../testing/index.ts';
 import { placeEdit, proposePlaces } from './places.ts';
 import { columnOf, reachOf } from './reach.ts';
@@ -38,7 +38,7 @@ test('what the profile has set is never proposed, nor what the hand needs', () =
     const chain = profileChain(setup, profile);
     for (const { slot, covers, reason } of proposePlaces(setup, profile, command.id, 400)) {
       const { device, control, trigger } = slot;
-      const { decided } = resolveBehaviour(chain, [BASE_LAYER], device, control, trigger);
+      const { decided } = resolveBehaviour(chain, [slot.layer], device, control, trigger);
       expect(decided?.profile ?? null).toBe(covers);
       expect(covers).not.toBe(profile);
       const drawn = setup.devices.find(({ id }) => id === device)?.controls.find(({ id }) => id === control);
@@ -46,6 +46,18 @@ test('what the profile has set is never proposed, nor what the hand needs', () =
       if (reason.kind === 'free') expect(isPressed(trigger) || oppositeOf(trigger) === null).toBe(true);
     }
   }
+});
+
+test('a cell of a page is bound on its page, and none that belongs to another program is proposed', () => {
+  const setup = demoSetup();
+  const cells = (profile: string) =>
+    unreached(setup)
+      .filter((each) => each.profile === profile)
+      .flatMap(({ command }) => proposePlaces(setup, profile, command.id, 2000))
+      .filter(({ slot }) => slot.control.startsWith('showing-'));
+  expect(cells('larkframe').every(({ slot }) => slot.layer === 'showing')).toBe(true);
+  expect(cells('larkframe').length).toBeGreaterThan(0);
+  expect(cells('brindle')).toEqual([]);
 });
 
 test('the idea that other programs have on a control comes first; its pair comes along; a risky one asks', () => {

@@ -1,4 +1,5 @@
 import {
+  type Control,
   isPlus,
   isPressed,
   oppositeOf,
@@ -10,13 +11,13 @@ import {
 import { profileChain, resolveBehaviour } from '../resolve/index.ts';
 import {
   acting,
-  BASE_LAYER,
   bindingChanges,
   type Command,
   commandOf,
   commandPairs,
   type Edit,
   keyOf,
+  layerOfCell,
   type Profile,
   type Setup,
   type Slot,
@@ -73,8 +74,8 @@ export function proposePlaces(setup: Setup, profile: string, command: string, mo
   const [column] = chain;
   const found = column && commandOf(setup, column, command);
   if (!column || !found) return [];
-  const decidedBy = ({ device, control, trigger }: Slot) =>
-    resolveBehaviour(chain, [BASE_LAYER], device, control, trigger).decided?.profile ?? null;
+  const decidedBy = ({ layer, device, control, trigger }: Slot) =>
+    resolveBehaviour(chain, [layer], device, control, trigger).decided?.profile ?? null;
   const pair = pairOf(setup, column, found);
   const known: Known = {
     pair,
@@ -82,10 +83,21 @@ export function proposePlaces(setup: Setup, profile: string, command: string, mo
     sameIdea: slotsOfIntent(setup, column, found.intent),
     isFree: (slot) => decidedBy(slot) === null,
   };
+  // A cell of another program's page never shows with this one in front.
+  const others = new Set(
+    setup.pages.flatMap(({ id, program }) => (program === null || program === column.program ? [] : [id])),
+  );
+  const isThere = ({ cell }: Control) => !cell?.page || !others.has(cell.page);
   const places = setup.devices.flatMap((device, order) =>
-    device.controls.flatMap((control) =>
+    device.controls.filter(isThere).flatMap((control) =>
       triggersOf(control).flatMap((trigger): (Place & { readonly rank: number })[] => {
-        const slot: Slot = { profile, layer: BASE_LAYER, device: device.id, control: control.id, trigger };
+        const slot: Slot = {
+          profile,
+          layer: layerOfCell(control),
+          device: device.id,
+          control: control.id,
+          trigger,
+        };
         if (control.native[trigger] || trigger === 'slide') return [];
         const covers = decidedBy(slot);
         const reason = reasonFor(slot, known);

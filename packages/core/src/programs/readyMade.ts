@@ -1,4 +1,4 @@
-import { type Control, oppositeOf, type Trigger, triggersOf } from '../devices/index.ts';
+import { type Control, controlsOn, oppositeOf, type Trigger, triggersOf } from '../devices/index.ts';
 import {
   type ControlSet,
   commandListDocumentSchema,
@@ -85,7 +85,8 @@ export function planStart(
   start: StartingProfile,
 ): readonly ReadyStep[] {
   const column = setup.profiles[profile];
-  const controls = setup.devices.find(({ id }) => id === device)?.controls ?? [];
+  const found = setup.devices.find(({ id }) => id === device);
+  const controls = found ? controlsOn(found, null) : [];
   if (!column) return [];
   const taken = new Set<string>();
   const stepsFor = (control: Control, trigger: Trigger, ways: readonly string[]): readonly ReadyStep[] => {

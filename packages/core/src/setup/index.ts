@@ -109,6 +109,7 @@ export type { Fault } from './fault.ts';
 export { checkSetup, findFaults } from './findFaults.ts';
 export { commandOfIntent, intentsIn } from './intents.ts';
 export type { ItemKind } from './itemKinds.ts';
+export { layerOfCell } from './layerOfCell.ts';
 // The parts of a set-up, with their limits.
 export { type Macro, type MacroStep, MOST_STEPS, macroSchema, STEPS_DEEP, type StepBody } from './macro.ts';
 export { menuOwnerChanges } from './menuOwner.ts';

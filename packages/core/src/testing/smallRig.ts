@@ -69,7 +69,7 @@ function smallPanel(): Device {
     'fader-1': {},
   };
   return {
-    ...only(panel, Object.keys(cells)),
+    ...panel,
     controls: panel.controls.flatMap((control) => {
       const own = cells[control.id];
       return control.cell && own ? [{ ...control, cell: { ...control.cell, ...own } }] : [];

@@ -202,3 +202,17 @@ test.each([
   const tried = triedOut(compile(edited.value.setup), where);
   expect([Math.min(1, tried.pulses.length), tried.changes]).toEqual([count, changes]);
 });
+
+test('a panel shows the cells of the page that is chosen; by use all stand there, each on its page', () => {
+  const rowsOf = (over: Partial<Shown>) =>
+    boardModel(demoSetup(), shown(over)).rows.filter(({ device }) => device.id === 'wall-panel');
+  const names = (over: Partial<Shown>) => new Set(rowsOf(over).map(({ control }) => control.id));
+  expect(names({})).toContain('cell-1');
+  expect(names({})).not.toContain('showing-take');
+  const onPage = names({ pages: { 'wall-panel': 'showing' } });
+  expect(onPage).toContain('showing-take');
+  expect(onPage).not.toContain('cell-1');
+  const byUse = rowsOf({ grouping: 'use' });
+  expect(byUse.find(({ control }) => control.id === 'showing-take')?.layer).toBe('showing');
+  expect(byUse.find(({ control }) => control.id === 'cell-1')?.layer).toBe(BASE_LAYER);
+});

@@ -27,6 +27,12 @@ test('a control is found in the profile asked for, a command where it runs', () 
   });
 });
 
+test('a cell of a panel is found on its page, and a page by a cell that is on it', () => {
+  expect(having('take')[0]?.slot).toMatchObject({ layer: 'showing', control: 'showing-take' });
+  const page = items.find(({ kind, name }) => kind === 'page' && name === 'Showing');
+  expect(page?.slot).toMatchObject({ layer: 'showing', control: 'showing-take' });
+});
+
 const hintOf = (name: string, owner: string) => {
   const item = findItems(demoSetup(), 'brindle').find((each) => each.name === name && each.owner === owner);
   return item && { kind: item.kind, control: item.control };

@@ -1,10 +1,11 @@
 import type { Trigger } from '@nimble-lever/core/devices';
-import { triggersOf } from '@nimble-lever/core/devices';
+import { controlsOn, triggersOf } from '@nimble-lever/core/devices';
 import { reachOf } from '@nimble-lever/core/programs';
 import {
   type Action,
   BASE_LAYER,
   EVERYWHERE,
+  layerOfCell,
   profileOf,
   type Setup,
   type Slot,
@@ -52,7 +53,13 @@ function controlItems(setup: Setup, profile: string): readonly FindItem[] {
   return setup.devices.flatMap((device) =>
     device.controls.flatMap((control) =>
       triggersOf(control).map((trigger): FindItem => {
-        const slot = { profile, layer: BASE_LAYER, device: device.id, control: control.id, trigger };
+        const slot = {
+          profile,
+          layer: layerOfCell(control),
+          device: device.id,
+          control: control.id,
+          trigger,
+        };
         return {
           key: `control ${device.id}/${control.id}/${trigger}`,
           kind: 'control',
@@ -144,7 +151,8 @@ function layerItems({ layers }: Setup): readonly FindItem[] {
 function pageItems(setup: Setup, profile: string): readonly FindItem[] {
   return setup.pages.flatMap(({ id, name, kind, device, program }): FindItem[] => {
     const owner = setup.devices.find((each) => each.id === device);
-    const control = owner?.controls.find((each) => triggersOf(each).length > 0);
+    const there = owner ? controlsOn(owner, id) : [];
+    const control = there.find((each) => triggersOf(each).length > 0);
     const trigger = control && triggersOf(control)[0];
     if (!owner || !control || !trigger) return [];
     const column = (program !== null && profileOf(setup, program)?.id) || profile;

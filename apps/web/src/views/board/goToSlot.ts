@@ -7,8 +7,11 @@ import { cellSelected, pageShown } from './boardSlice.ts';
 export const goToSlot =
   (slot: Slot): AppThunk =>
   (dispatch, getState) => {
-    const { pages } = selectSetup(getState());
+    const { pages, devices } = selectSetup(getState());
     const isPage = pages.some(({ id, device }) => id === slot.layer && device === slot.device);
     if (isPage) dispatch(pageShown({ device: slot.device, page: slot.layer }));
+    // A cell of the panel's own page is not there while another one shows.
+    const isPanel = devices.some(({ id, panel }) => id === slot.device && panel !== null);
+    if (!isPage && isPanel) dispatch(pageShown({ device: slot.device, page: null }));
     dispatch(cellSelected(slot));
   };

@@ -11,8 +11,8 @@ import {
 } from '@nimble-lever/core/devices';
 import { CAPITALS, leastCapitals } from '@nimble-lever/core/drawing';
 import { wayBack, wayBackEdit } from '@nimble-lever/core/pages';
-import { isUsed, layerOfCell, type PanelPage } from '@nimble-lever/core/panels';
-import { BASE_LAYER, keyOf, type Page, type Setup } from '@nimble-lever/core/setup';
+import { isUsed, type PanelPage } from '@nimble-lever/core/panels';
+import { BASE_LAYER, keyOf, layerOfCell, type Page, type Setup } from '@nimble-lever/core/setup';
 import { profileName, tidy, triggerWord } from '@nimble-lever/core/words';
 import { type RefObject, useState } from 'react';
 import { makeEdits } from '../../app/setup/edits.ts';

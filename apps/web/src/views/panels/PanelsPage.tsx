@@ -182,7 +182,7 @@ function Pages({ devices, device: whole, page, asked, onShow }: Props) {
       root.current?.querySelector<SVGElement>('[data-page-drawing] [data-control][tabindex="0"]')?.focus(),
     [],
   );
-  const pictures = usePictures(place, selected.length === 1 ? selected[0] : undefined, (control) =>
+  const pictures = usePictures(device, place, selected.length === 1 ? selected[0] : undefined, (control) =>
     setSelected([control]),
   );
   const { dragged, handlers } = useContentDrag({

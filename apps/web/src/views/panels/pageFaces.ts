@@ -1,8 +1,7 @@
 import type { Device } from '@nimble-lever/core/devices';
 import { shownContent } from '@nimble-lever/core/pages';
-import { layerOfCell } from '@nimble-lever/core/panels';
 import { coveringFolders, coveringOf } from '@nimble-lever/core/resolve';
-import { EVERYWHERE, type Setup } from '@nimble-lever/core/setup';
+import { EVERYWHERE, layerOfCell, type Setup } from '@nimble-lever/core/setup';
 import { describeActionIn, nativeName } from '@nimble-lever/core/words';
 import { type ControlFace, controlFace } from '../../pieces/controlFace.ts';
 import { WORDS } from './words.ts';

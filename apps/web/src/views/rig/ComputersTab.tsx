@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import OutlinedInput from '@mui/material/OutlinedInput';
-import { type Device, MOST_COMPUTERS } from '@nimble-lever/core/devices';
+import { controlsOn, type Device, MOST_COMPUTERS } from '@nimble-lever/core/devices';
 import { LAYOUTS_BY_NAME } from '@nimble-lever/core/keys/layouts/list';
 import { acting, BASE_LAYER, EVERYWHERE, itemAt, type Setup, slotOf } from '@nimble-lever/core/setup';
 import { profileName, triggerNameIn } from '@nimble-lever/core/words';
@@ -23,7 +23,7 @@ export function ComputersTab({ device }: { readonly device: Device }) {
   const setup = useAppSelector(selectSetup);
   const edits = useDeviceEdits(device);
   const { computers } = device.settings;
-  const pressed = device.controls.filter(({ canPress }) => canPress);
+  const pressed = controlsOn(device, null).filter(({ canPress }) => canPress);
   const [wanted, setWanted] = useState('');
   // The last control by default: switching away is best put where the hand does not rest.
   const chosen = pressed.find(({ id }) => id === wanted) ?? pressed.at(-1);

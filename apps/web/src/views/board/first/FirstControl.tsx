@@ -1,5 +1,5 @@
 import Button from '@mui/material/Button';
-import { mainTriggersOf, type Trigger } from '@nimble-lever/core/devices';
+import { controlsOn, mainTriggersOf, type Trigger } from '@nimble-lever/core/devices';
 import {
   acting,
   BASE_LAYER,
@@ -26,8 +26,9 @@ export function FirstControl() {
   const [command, setCommand] = useState('');
   const program = programs.at(-1);
   const profile = (program ? profileOf(setup, program.id)?.id : undefined) ?? EVERYWHERE;
-  const uses = devices.flatMap(({ id, name, controls }) =>
-    controls.flatMap((control) =>
+  const uses = devices.flatMap((device) => {
+    const { id, name } = device;
+    return controlsOn(device, null).flatMap((control) =>
       // What the hand needs is left alone to begin with: a mouse's left button, a pen's tip.
       mainTriggersOf(control)
         .filter((trigger) => !control.native[trigger] && trigger !== 'slide')
@@ -38,8 +39,8 @@ export function FirstControl() {
           trigger,
           name,
         })),
-    ),
-  );
+    );
+  });
   const commands = [...(program?.commands ?? []), ...commonCommands];
   const chosen = uses.find(({ key }) => key === use) ?? uses[0];
   const does = commands.find(({ id }) => id === command) ?? commands[0];

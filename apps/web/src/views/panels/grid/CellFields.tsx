@@ -110,7 +110,11 @@ export function CellFields({ panel, control, onSaid }: Props) {
             type="file"
             hidden
             accept="image/png,image/jpeg,image/webp,image/svg+xml"
-            onChange={({ target }) => taking.take(target.files)}
+            onChange={({ target }) => {
+              taking.take(target.files);
+              // The same file can be chosen again.
+              target.value = '';
+            }}
           />
           {taking.wrong && <p className="wrong">{taking.wrong}</p>}
         </>

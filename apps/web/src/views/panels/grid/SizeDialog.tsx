@@ -11,7 +11,7 @@ import { makeEdits } from '../../../app/setup/edits.ts';
 import { selectSetup } from '../../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../app/store.ts';
 import { ChoiceField } from '../../../pieces/ChoiceField.tsx';
-import { NumberField } from '../../../pieces/NumberField.tsx';
+import { NumberField, type NumberFieldProps } from '../../../pieces/NumberField.tsx';
 import { DialogBody } from './DialogBody.tsx';
 import { WORDS } from './words.ts';
 
@@ -74,8 +74,7 @@ export default function SizeDialog({ panel, onClose }: Props) {
       <DialogBody>
         <h2 id="panel-size">{WORDS.gridHere(name)}</h2>
         <div className="line">
-          <span>{WORDS.columns}</span>
-          <NumberField
+          <Measure
             label={WORDS.columns}
             value={asHome ? home.columns : grid.columns}
             min={1}
@@ -83,8 +82,7 @@ export default function SizeDialog({ panel, onClose }: Props) {
             disabled={asHome}
             onChange={(columns) => setGrid({ ...grid, columns })}
           />
-          <span>{WORDS.rows}</span>
-          <NumberField
+          <Measure
             label={WORDS.rows}
             value={asHome ? home.rows : grid.rows}
             min={1}
@@ -121,8 +119,7 @@ export default function SizeDialog({ panel, onClose }: Props) {
           </Button>
         </div>
         <div className="line">
-          <span>{WORDS.width}</span>
-          <NumberField
+          <Measure
             label={WORDS.width}
             value={size.width}
             min={40}
@@ -130,8 +127,7 @@ export default function SizeDialog({ panel, onClose }: Props) {
             unit="mm"
             onChange={(width) => setSize({ ...size, width })}
           />
-          <span>{WORDS.height}</span>
-          <NumberField
+          <Measure
             label={WORDS.height}
             value={size.height}
             min={40}
@@ -141,8 +137,7 @@ export default function SizeDialog({ panel, onClose }: Props) {
           />
         </div>
         <div className="line">
-          <span>{WORDS.distance}</span>
-          <NumberField
+          <Measure
             label={WORDS.distance}
             value={distance / 10}
             min={15}
@@ -159,5 +154,15 @@ export default function SizeDialog({ panel, onClose }: Props) {
         </div>
       </DialogBody>
     </Dialog>
+  );
+}
+
+/** A number with its name before it. */
+function Measure(props: NumberFieldProps) {
+  return (
+    <>
+      <span>{props.label}</span>
+      <NumberField {...props} />
+    </>
   );
 }

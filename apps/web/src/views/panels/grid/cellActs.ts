@@ -16,14 +16,13 @@ import {
   firstFree,
   folderOfCells,
   gridForPanel,
-  layerOfCell,
   newPanel,
   type PanelPage,
   panelPage,
   placeCells,
   takenAreas,
 } from '@nimble-lever/core/panels';
-import { itemAt } from '@nimble-lever/core/setup';
+import { itemAt, layerOfCell } from '@nimble-lever/core/setup';
 import { pageName } from '@nimble-lever/core/words';
 import { makeEdit, makeEdits } from '../../../app/setup/edits.ts';
 import { newId } from '../../../app/setup/newId.ts';
@@ -38,6 +37,8 @@ export interface Done {
   readonly selected?: readonly string[];
 }
 
+const cellId = (name: string) => newId(name, 'cell');
+
 /** The cells of a page itself, of those that are asked for. Cells of every page are changed on their own. */
 export function ownCells({ device, page }: PanelPage, ids: readonly string[]): readonly Control[] {
   const own = page?.id ?? null;
@@ -49,7 +50,7 @@ export const draw =
   (panel: PanelPage, kind: CellKind, area: CellArea): AppThunk<Done> =>
   (dispatch) => {
     if (!fit(panel, new Map([['', area]]), [])) return { said: WORDS.taken };
-    const { edit, id } = addCell(panel, kind, area);
+    const { edit, id } = addCell(panel, kind, area, cellId);
     dispatch(makeEdit(edit));
     return { said: WORDS.drew(WORDS.kinds[kind], area.columns, area.rows), selected: [id] };
   };
@@ -86,7 +87,7 @@ export const copy =
   (panel: PanelPage, ids: readonly string[], to?: Placing): AppThunk<Done> =>
   (dispatch, getState) => {
     if (to && !to.fits) return { said: WORDS.taken };
-    const copied = copyCells(selectSetup(getState()), panel, ids);
+    const copied = copyCells(selectSetup(getState()), panel, ids, cellId);
     if (!copied.ok) return { said: WORDS.noRoom };
     const { edits, ids: made } = copied.value;
     const areas = new Map(
@@ -148,7 +149,7 @@ export const folder =
   (dispatch, getState) => {
     const setup = selectSetup(getState());
     const name = newPageName(setup, panel.device.id, WORDS.folderName);
-    const made = folderOfCells(setup, panel, profile, ids, { id: newId(name, 'page'), name });
+    const made = folderOfCells(setup, panel, profile, ids, { id: newId(name, 'page'), name }, cellId);
     if (!made.ok) return { said: WORDS.noFolder, page: null };
     dispatch(makeEdit(made.value.edit));
     return { said: WORDS.folderMade(name), selected: [], page: made.value.page.id };
@@ -165,7 +166,7 @@ export const become =
 
 /** Adds a panel without cells; gives its id. */
 export const addPanel = (): AppThunk<string> => (dispatch, getState) => {
-  const { id, edit } = newPanel(selectSetup(getState()), WORDS.panelName);
+  const { id, edit } = newPanel(selectSetup(getState()), WORDS.panelName, (name) => newId(name, 'panel'));
   dispatch(makeEdit(edit));
   return id;
 };

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import { styled } from '@mui/material/styles';
-import { triggersOf } from '@nimble-lever/core/devices';
+import { controlsOn, triggersOf } from '@nimble-lever/core/devices';
 import type { ControlSet, StartingProfile } from '@nimble-lever/core/formats';
 import { planControlSet, planStart, readyEdit } from '@nimble-lever/core/programs';
 import { sameJson } from '@nimble-lever/core/setup';
@@ -63,7 +63,9 @@ export function ReadyDialog({ ready, profile, onClose }: Props) {
   const [wanted, setWanted] = useState('');
   const [control, setControl] = useState('');
   const device = devices.find(({ id }) => id === wanted) ?? devices[0];
-  const pressed = (device?.controls ?? []).filter((each) => triggersOf(each).includes('nudge-up'));
+  const pressed = (device ? controlsOn(device, null) : []).filter((each) =>
+    triggersOf(each).includes('nudge-up'),
+  );
   const chosen = pressed.find(({ id }) => id === control) ?? pressed[0];
   const steps = !device
     ? []
