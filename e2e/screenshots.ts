@@ -123,6 +123,15 @@ test('Panels', async ({ app, page }) => {
   await page.screenshot({ path: path.join(FOLDER, 'panels-light.png') });
 });
 
+test('The pages of a pad', async ({ app, page }) => {
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await open(page, app.address, 'panels?device=six-pad&page=shot');
+  await page.locator('[data-page-drawing] [data-control="key-3"]').click();
+  await page.mouse.move(700, 760);
+  await page.waitForTimeout(700);
+  await page.screenshot({ path: path.join(FOLDER, 'pad-dark.png') });
+});
+
 test('A panel in use, on a tablet and on a phone', async ({ app, page, browser }) => {
   await open(page, app.address, 'rehearse');
   await rehearsing(page);
