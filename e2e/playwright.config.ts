@@ -26,6 +26,8 @@ export default defineConfig({
         '--disable-quic',
         '--no-first-run',
         '--disable-background-networking',
+        // A name by which this computer is reached as other devices reach it: no page there is trusted for where it is.
+        '--host-resolver-rules=MAP studio.test 127.0.0.1',
       ],
     },
   },

@@ -1,7 +1,7 @@
 #!/usr/bin/env node
 // One command for everything: packages, database, tables, demo, build, server. Needs only Node. Stays, and brings
 // PostgreSQL back should it end.
-import { INSTANCE, whoIsThere } from './lib/instance.mjs';
+import { INSTANCE, SCHEME, whoIsThere } from './lib/instance.mjs';
 import { alone } from './lib/lock.mjs';
 import { ensureNpmPackages } from './lib/packages.mjs';
 import { main, Stop, say } from './lib/say.mjs';
@@ -38,6 +38,8 @@ async function begin(port) {
     const address = await server.ready;
     if (address) {
       const others = server.elsewhere().map((each) => `From other devices:        ${each}\n`);
+      if (others.length > 0)
+        others.push('(Each is paired first: in Settings, or by “Use it live…” in Panels.)\n');
       console.log(`\nNimble Lever is served at  ${address}\n${others.join('')}(Ctrl+C stops it.)\n`);
     }
     return { ask, database, server };
@@ -97,7 +99,7 @@ async function isThere(port) {
   if (there !== 'own' && there !== 'own-sick') throw portTaken(port, NAMES[there]);
   if (there === 'own-sick') await mend(port);
   const { ACCESS_KEY } = await accessKey();
-  const address = `http://127.0.0.1:${port}${ACCESS_KEY ? `/?key=${ACCESS_KEY}` : ''}`;
+  const address = `${SCHEME}://127.0.0.1:${port}${ACCESS_KEY ? `/?key=${ACCESS_KEY}` : ''}`;
   console.log(`\nNimble Lever is already running:  ${address}\n`);
   return true;
 }

@@ -18,10 +18,13 @@ const REFERENCES = {
   'xkb-data': '/usr/share/X11/xkb/keycodes/evdev',
   'libxkbcommon-tools': '/usr/bin/xkbcli',
   'libx11-data': '/usr/share/X11/locale/en_US.UTF-8/Compose',
+  // Makes the certificates that tests encrypt with.
+  openssl: '/usr/bin/openssl',
 };
 /** Makes the runner note whether a line ran, not how often: counting takes the tests more than twice as long. */
 const COVERED_OR_NOT = path.join(ROOT, 'scripts/lib/coveredOrNot.cjs');
-const SCREEN = { xvfb: '/usr/bin/Xvfb', xdotool: '/usr/bin/xdotool' };
+/** What the end-to-end tests use: a screen without one, keys pressed on it, a certificate of their own. */
+const TOOLS = { xvfb: '/usr/bin/Xvfb', xdotool: '/usr/bin/xdotool', openssl: '/usr/bin/openssl' };
 
 await main(async () => {
   // Without a part, all of them.
@@ -91,7 +94,7 @@ async function withDatabase(parts, others, tally) {
     if (parts.includes('e2e')) {
       const { ensureBuilt } = await import('./lib/build.mjs');
       ensureChromium();
-      ensureDebianPackages(SCREEN);
+      ensureDebianPackages(TOOLS);
       await alone(ensureBuilt);
       say('End-to-end tests in Chromium…');
       const report = path.join(reports, 'e2e.json');

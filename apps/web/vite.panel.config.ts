@@ -5,11 +5,11 @@ import { weight } from './buildPlugins/weight.ts';
 import { iconNodes } from './iconNodes.ts';
 
 /**
- * The page of a panel in use, built by itself: a small tablet must have it in a second, so that it shares no files with
+ * The page of a panel in use and the one that pairs a browser, built by themselves: a small tablet must have it in a second, so that it shares no files with
  * the page that edits, and the pieces it has in common with it are drawn by Preact, a fifth of React's size.
  */
 export default defineConfig({
-  plugins: [iconNodes(), weight('The page of a panel', 90), compressed()],
+  plugins: [iconNodes(), weight('The page of a panel, with the one that pairs', 90), compressed()],
   resolve: {
     alias: [
       { find: /^react\/jsx-runtime$/, replacement: 'preact/jsx-runtime' },
@@ -24,7 +24,10 @@ export default defineConfig({
     chunkSizeWarningLimit: 900,
     rolldownOptions: {
       checks: { pluginTimings: false },
-      input: { panel: fileURLToPath(new URL('panel.html', import.meta.url)) },
+      input: {
+        panel: fileURLToPath(new URL('panel.html', import.meta.url)),
+        pair: fileURLToPath(new URL('pair.html', import.meta.url)),
+      },
     },
   },
 });

@@ -28,7 +28,7 @@ export async function startApp(more: Record<string, string> = {}): Promise<Runni
   const name = `nimble_lever_e2e_${randomBytes(6).toString('hex')}`;
   await ensureDatabase(serverUrl, name);
   const port = await freePort();
-  const address = `http://127.0.0.1:${port}`;
+  const address = `${more.TLS_CERT ? 'https' : 'http'}://127.0.0.1:${port}`;
   const settings = {
     DATABASE_URL: sibling(serverUrl, name),
     PORT: String(port),

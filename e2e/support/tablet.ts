@@ -16,6 +16,11 @@ export async function openTablet(browser: Browser, address: string, device: stri
   const context = await browser.newContext({ viewport: { width: 1024, height: 768 }, hasTouch: true });
   const page = await context.newPage();
   await page.goto(`${address}/panel/${device}`);
+  return tabletOf(context, page);
+}
+
+/** A page that fingers touch. */
+export async function tabletOf(context: BrowserContext, page: Page): Promise<Tablet> {
   const protocol = await context.newCDPSession(page);
   const fingers = new Map<number, { x: number; y: number }>();
   const send = async (type: 'touchStart' | 'touchMove' | 'touchEnd', which = [...fingers.keys()]) => {

@@ -2,11 +2,14 @@ import AxeBuilder from '@axe-core/playwright';
 import { test as base, expect, type Locator, type Page } from '@playwright/test';
 import { type RunningApp, startApp } from './app.ts';
 
-/** A test with a server and an empty database of its own; errors the page logs fail it. */
-export const test = base.extend<{ app: RunningApp; quietPage: Page }>({
-  // biome-ignore lint/correctness/noEmptyPattern: Playwright reads the first parameter's names.
-  app: async ({}, use) => {
-    const app = await startApp();
+/**
+ * A test with a server and an empty database of its own; errors the page logs fail it. `settings` are further ones of the
+ * server, as the environment has them.
+ */
+export const test = base.extend<{ settings: Record<string, string>; app: RunningApp; quietPage: Page }>({
+  settings: [{}, { option: true }],
+  app: async ({ settings }, use) => {
+    const app = await startApp(settings);
     await use(app);
     await app.stop();
   },

@@ -51,7 +51,7 @@ const importPattern = (path) => `^${path.replace('[a-zA-Z]+\\.ts', '(result|dist
 /** A package by its name, or all of a scope; `node:` is Node.js itself, whose modules come with that off. */
 function packagePattern(name) {
   return name === 'node:'
-    ? '^(fs|http|net|os|path|crypto|stream|util|worker_threads)$'
+    ? '^(fs|http|https|net|os|path|crypto|stream|tls|util|worker_threads)$'
     : `(^|/node_modules/)${name}(/|$)`;
 }
 

@@ -64,28 +64,33 @@ export const ROOMS = [
   [server('config.ts')[0], [], ['zod', 'node:']],
   [server('pictures')[0], [...ALL_OF_CORE, ...server('store', 'problem')], ['sharp', 'node:']],
   [server('database')[0], ALL_OF_CORE, ['typeorm', 'reflect-metadata']],
-  [server('store')[0], [...ALL_OF_CORE, ...server('database')], ['pg', 'pino', 'typeorm', 'zod']],
+  [server('store')[0], [...ALL_OF_CORE, ...server('database')], ['pg', 'pino', 'typeorm', 'zod', 'node:']],
   [server('problem')[0], [...ALL_OF_CORE, ...server('store')], ['pino', 'zod']],
   [
     server('worker')[0],
     [...ALL_OF_CORE, ...server('database', 'store', 'pictures', 'problem')],
     ['pino', 'zod', 'tsx', 'node:'],
   ],
-  [server('live')[0], [...ALL_OF_CORE, ...server('problem', 'worker')], ['pino', 'ws', 'zod', 'node:']],
+  [server('access')[0], [...ALL_OF_CORE, ...server('problem', 'worker')], ['express', 'zod', 'node:']],
+  [
+    server('live')[0],
+    [...ALL_OF_CORE, ...server('access', 'problem', 'worker')],
+    ['pino', 'ws', 'zod', 'node:'],
+  ],
   [
     server('routes')[0],
-    [...ALL_OF_CORE, ...server('problem', 'worker', 'config.ts')],
+    [...ALL_OF_CORE, ...server('access', 'problem', 'worker')],
     ['express', 'zod', 'node:'],
   ],
   [
     server('http')[0],
-    [...ALL_OF_CORE, ...server('config.ts', 'problem', 'worker', 'routes')],
+    [...ALL_OF_CORE, ...server('access', 'config.ts', 'problem', 'worker', 'routes')],
     ['express', 'express-static-gzip', 'helmet', 'pino', 'pino-http', 'node:'],
   ],
   [server('testing')[0], [...ALL_OF_CORE, 'scripts/lib'], ['fast-check', 'node:']],
   [
     'apps/server/src',
-    server('config.ts', 'http', 'live', 'routes', 'worker', 'problem'),
+    server('access', 'config.ts', 'http', 'live', 'routes', 'worker', 'problem'),
     ['pino', 'zod', 'node:'],
   ],
 
@@ -96,7 +101,7 @@ export const ROOMS = [
   [
     web('app')[0],
     [ROOT_FILES, ...ALL_OF_CORE, 'packages/session/src', ...web('pieces', 'workers')],
-    [...PAGE, 'fuse.js'],
+    [...PAGE, 'fuse.js', 'qrcode'],
   ],
   [web('practice')[0], [ROOT_FILES, ...ALL_OF_CORE, 'packages/session/src', ...web('pieces', 'app')], PAGE],
   [web('editors')[0], [ROOT_FILES, ...ALL_OF_CORE, ...web('pieces', 'app')], [...PAGE, '@dnd-kit']],
@@ -104,12 +109,18 @@ export const ROOMS = [
   ...['addDevice', 'board', 'panels', 'programs', 'rehearse', 'rig', 'settings'].map((view) => [
     `apps/web/src/views/${view}`,
     [ROOT_FILES, ...ALL_OF_CORE, ...web('pieces', 'app', 'practice', 'editors', 'workers')],
-    [...PAGE, '@tanstack', 'chart.js', 'qrcode'],
+    [...PAGE, '@tanstack', 'chart.js'],
   ]),
   // A page of its own, which must be light: of the app it takes what has no state.
   [
     web('panel')[0],
     [...core('desks', 'devices'), ...web('pieces', 'app/theme', 'app/strictZod.ts')],
+    ['react', 'react-dom', 'zod', '@fontsource-variable'],
+  ],
+  // Another one, for browsers that may not come in yet.
+  [
+    web('pair')[0],
+    [...core('desks'), ...web('app/theme', 'app/strictZod.ts', 'app/browserName.ts')],
     ['react', 'react-dom', 'zod', '@fontsource-variable'],
   ],
   ['apps/web/src', web('app', 'practice', 'views'), [...PAGE, '@fontsource-variable']],

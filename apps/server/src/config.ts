@@ -19,6 +19,9 @@ const configSchema = z.object({
   ACCESS: z.enum(['open', 'key']).default('open'),
   /** The secret; one is made where there is none. */
   ACCESS_KEY: z.string().max(200).default(''),
+  /** Files in PEM: a certificate (with those that vouch for it) and its private key; both, or none. */
+  TLS_CERT: z.string().default(''),
+  TLS_KEY: z.string().default(''),
   /** How long the database may take over one query: milliseconds. */
   QUERY_LIMIT_MS: z.coerce.number().int().min(100).max(600_000).default(10_000),
   LOG_LEVEL: z.enum(['fatal', 'error', 'warn', 'info', 'debug', 'trace', 'silent']).default('info'),
@@ -29,7 +32,11 @@ export type Config = z.infer<typeof configSchema>;
 /** Reads the configuration from environment variables; names the ones that are wrong. */
 export function readConfig(environment: NodeJS.ProcessEnv): Config {
   const parsed = configSchema.safeParse(environment);
-  if (parsed.success) return parsed.data;
+  if (parsed.success) {
+    const { TLS_CERT, TLS_KEY } = parsed.data;
+    if ((TLS_CERT === '') === (TLS_KEY === '')) return parsed.data;
+    throw new Error('The environment is not as it should be: TLS_CERT and TLS_KEY go together.');
+  }
   const wrong = parsed.error.issues.map((issue) => `${issue.path.join('.')}: ${issue.message}`);
   throw new Error(`The environment is not as it should be: ${wrong.join('; ')}`);
 }

@@ -1,10 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { pino } from 'pino';
 import { readConfig } from './config.ts';
+import { UnusableCertificate } from './http/encryption.ts';
 import { startServer } from './server.ts';
 import { UnusableDatabase } from './worker/storeClient.ts';
 
-/** Exit codes that the start command puts into words: the port is in use; the database cannot be used. */
+/** Exit codes that the start command puts into words: the port is in use; the database, or the certificate, cannot be used. */
 const PORT_TAKEN = 98;
 const UNUSABLE = 97;
 
@@ -50,7 +51,7 @@ function told(error: unknown): number {
     console.error(`Port ${config.PORT} is in use.`);
     return PORT_TAKEN;
   }
-  if (error instanceof UnusableDatabase) {
+  if (error instanceof UnusableDatabase || error instanceof UnusableCertificate) {
     console.error(error.message);
     return UNUSABLE;
   }

@@ -8,6 +8,7 @@ import { historySchema, storedSchema } from '@nimble-lever/core/setup';
 import { pino } from 'pino';
 import sharp from 'sharp';
 import { WebSocket } from 'ws';
+import { z } from 'zod';
 import { readConfig } from './config.ts';
 import { API_SCHEMAS, type ApiSchema, OPERATIONS } from './routes/operations.ts';
 import { DEMO_ID, type RunningServer, startServer } from './server.ts';
@@ -509,7 +510,10 @@ const isJson = ({ answer }: (typeof OPERATIONS)[number]) => Object.hasOwn(API_SC
 test.each(OPERATIONS.filter((operation) => operation.method === 'get' && isJson(operation)))(
   '$path answers as its document says',
   async (operation) => {
-    const asked = operation.path.replace('{id}', DEMO_ID) + (operation.id === 'readEdits' ? '?after=0' : '');
+    const made = await post('/api/pairings/codes', { may: 'everything' });
+    const { id: code } = z.object({ id: z.string() }).parse(made.body);
+    const id = operation.id === 'readCode' ? code : DEMO_ID;
+    const asked = operation.path.replace('{id}', id) + (operation.id === 'readEdits' ? '?after=0' : '');
     const response = await fetch(server.address + asked);
     expect(response.status).toBe(200);
     const answer = await response.json();

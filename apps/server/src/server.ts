@@ -1,11 +1,14 @@
 import { randomBytes } from 'node:crypto';
-import { createServer, type Server } from 'node:http';
+import { createServer, type IncomingMessage, type Server } from 'node:http';
+import { createServer as createEncrypted } from 'node:https';
 import type { AddressInfo } from 'node:net';
 import type { Logger } from 'pino';
+import { Access } from './access/access.ts';
+import { isAllowed } from './access/guard.ts';
+import { Hosts } from './access/hosts.ts';
 import type { Config } from './config.ts';
-import { Access } from './http/access.ts';
 import { createApp } from './http/app.ts';
-import { isAllowed } from './http/guard.ts';
+import { encryption } from './http/encryption.ts';
 import { answerMalformed } from './http/malformed.ts';
 import { LivePages } from './live/livePages.ts';
 import { reached } from './routes/reached.ts';
@@ -13,9 +16,6 @@ import { StoreClient } from './worker/storeClient.ts';
 
 /** The id of the set-up that an empty database gets. */
 export const DEMO_ID = 'saltmarsh';
-
-/** What `HOST` is to listen to every network (RFC 1122, 3.2.1.3; RFC 4291, 2.5.2). */
-const ANYWHERE: ReadonlySet<string> = new Set(['0.0.0.0', '::']);
 
 /** A request must have come in whole by then. */
 const REQUEST_LIMIT_MS = 60_000;
@@ -49,15 +49,19 @@ export async function startServer(
     first: DEMO_ID,
   };
   const key = config.ACCESS === 'key' ? config.ACCESS_KEY || randomBytes(24).toString('hex') : null;
-  const access = new Access(key);
-  const furtherHosts = config.ALLOWED_HOSTS.split(',').filter(Boolean);
-  const store = new StoreClient(worker, settings, (news) => pages.tell(news), log);
-  const pages = new LivePages(
-    store,
-    (request) => isAllowed(request, furtherHosts) && access.mayEnter(request.headers),
-    log,
-  );
-  const server = createServer(createApp({ config, store, access, version, furtherHosts, log }));
+  const tls = encryption(config);
+  const hosts = new Hosts(config.HOST, config.ALLOWED_HOSTS);
+  const onForgotten = (id: string | null) => {
+    access.forgotten();
+    pages.forgotten(id);
+  };
+  const store = new StoreClient(worker, settings, { onNews: (news) => pages.tell(news), onForgotten }, log);
+  const access = new Access(key, store, tls !== null);
+  const enter = async (request: IncomingMessage) =>
+    isAllowed(request, hosts) ? access.visitor(request) : null;
+  const pages = new LivePages(store, enter, log);
+  const app = createApp({ config, store, access, version, hosts, isEncrypted: tls !== null, log });
+  const server: Server = tls ? createEncrypted(tls, app) : createServer(app);
   server.requestTimeout = REQUEST_LIMIT_MS;
   server.on('clientError', answerMalformed);
   pages.attach(server);
@@ -70,13 +74,12 @@ export async function startServer(
     throw error;
   }
   const { port } = server.address() as AddressInfo;
-  // Who listens to every network is reached on this computer by loopback.
-  const address = `http://${ANYWHERE.has(config.HOST) ? '127.0.0.1' : config.HOST}:${port}`;
+  const address = `${tls ? 'https' : 'http'}://${hosts.here()}:${port}`;
   const withKey = (to: string) => (key === null ? to : `${to}/?key=${key}`);
   return {
     address,
     entrance: withKey(address),
-    elsewhere: reached(config, furtherHosts, port).addresses.map(withKey),
+    elsewhere: reached(hosts, tls !== null, port).addresses.map(withKey),
     livePages: () => pages.count,
     close: async () => {
       pages.close();

@@ -9,6 +9,7 @@ import { FirstTables1764000000000 } from './firstTables.ts';
 import { KeysByMeaning1764500000000 } from './keysByMeaning.ts';
 import { NewerDatabase } from './newerDatabase.ts';
 import { Pages1764700000000 } from './pages.ts';
+import { Pairings1765000000000 } from './pairings.ts';
 import { Panels1764900000000 } from './panels.ts';
 import { Pictures1764800000000 } from './pictures.ts';
 import { ProfileRules1764100000000 } from './profileRules.ts';
@@ -28,6 +29,7 @@ export const MIGRATIONS = [
   Pages1764700000000,
   Pictures1764800000000,
   Panels1764900000000,
+  Pairings1765000000000,
 ];
 
 /**

@@ -1,4 +1,11 @@
-import { type Desk, type Heard, heardSchema, MOST_MESSAGES, type Said } from '@nimble-lever/core/desks';
+import {
+  type Desk,
+  type Heard,
+  heardSchema,
+  MOST_MESSAGES,
+  type Rights,
+  type Said,
+} from '@nimble-lever/core/desks';
 import fc from 'fast-check';
 import { Hub, type Peer } from './hub.ts';
 
@@ -6,10 +13,10 @@ const id = (n: number) => `00000000-0000-4000-8000-00000000000${n}`;
 const desk = (n: number): Desk => ({ id: id(n), name: `Desk ${n}`, kind: 'practice' });
 
 /** Someone at the hub, who keeps what it hears. */
-function someone(hub: Hub, setUp = 'saltmarsh') {
+function someone(hub: Hub, setUp = 'saltmarsh', rights: Rights = { may: 'everything' }) {
   const told: Heard[] = [];
   let busy = false;
-  const peer: Peer = { setUp, isBusy: () => busy, send: (message) => told.push(message) };
+  const peer: Peer = { setUp, rights, isBusy: () => busy, send: (message) => told.push(message) };
   return {
     peer,
     told,
@@ -181,4 +188,23 @@ test('whoever comes and goes in whatever order: a desk hears only of remotes tha
       expect(all.some(({ peer }) => hub.has(peer))).toBe(false);
     }),
   );
+});
+
+test('with the rights of one panel only that is joined with, and nobody becomes a desk', () => {
+  const hub = new Hub();
+  const own = someone(hub);
+  own.says({ kind: 'here', desk: desk(1) });
+  const rights = { may: 'panel', setUp: 'saltmarsh', device: 'pad' } as const;
+  const tablet = someone(hub, 'saltmarsh', rights);
+  const refusal = { kind: 'refused', detail: 'This browser may use one panel only.' };
+  const other: Said = { kind: 'join', desk: null, name: 'Tablet', devices: ['pad', 'dial'] };
+  expect(tablet.says(other)).toEqual(refusal);
+  expect(tablet.says({ kind: 'here', desk: desk(2) })).toEqual(refusal);
+  expect(tablet.says({ kind: 'done', remote: id(1), seq: 1 })).toEqual(refusal);
+  expect(own.told).toEqual([]);
+  expect(tablet.says(join())).toEqual({ kind: 'taken' });
+  expect(tablet.says(press(1))).toEqual({ kind: 'taken' });
+  expect(own.kinds()).toEqual(['remote-joined', 'remote-input']);
+  const strange = { ...press(2), input: { kind: 'down', device: 'dial', control: 'x' } } as Said;
+  expect(tablet.says(strange)).toMatchObject({ kind: 'refused' });
 });

@@ -4,6 +4,7 @@ import {
   type Heard,
   MOST_MESSAGES,
   type Remote,
+  type Rights,
   type Said,
   saidSchema,
 } from '@nimble-lever/core/desks';
@@ -12,6 +13,7 @@ import {
 export interface Peer {
   /** Desks and remotes of one set-up meet. */
   readonly setUp: string;
+  readonly rights: Rights;
   /** So much waits for it already that values should be thinned. */
   readonly isBusy: () => boolean;
   readonly send: (message: Heard) => void;
@@ -66,7 +68,10 @@ export class Hub {
   heard(peer: Peer, text: string): Outcome {
     if (this.#isTooMany(peer)) return { kind: 'too-many' };
     const said = saidSchema.safeParse(readJson(text)).data;
-    return said ? this.#take(peer, said) : refused('The server knows no such message.');
+    if (!said) return refused('The server knows no such message.');
+    return maySay(peer.rights, said)
+      ? this.#take(peer, said)
+      : refused('This browser may use one panel only.');
   }
 
   /** A peer's connection is closed: whoever has to do with it is told. */
@@ -215,6 +220,24 @@ export class Hub {
     const count = rate?.second === second ? rate.count + 1 : 1;
     this.#rates.set(peer, { second, count });
     return count > (this.#desks.has(peer) ? MOST_OF_DESK : MOST_MESSAGES);
+  }
+}
+
+/** Whether a message may be said with some rights: those of a panel join with it, and nothing else. */
+function maySay(rights: Rights, said: Said): boolean {
+  if (rights.may === 'everything') return true;
+  switch (said.kind) {
+    case 'join':
+      return said.devices.every((device) => device === rights.device);
+    case 'leave':
+    case 'input':
+      return true;
+    case 'here':
+    case 'away':
+    case 'panel':
+    case 'shows':
+    case 'done':
+      return false;
   }
 }
 

@@ -6,7 +6,8 @@ import { revisionSchema, WIRE_VERSION } from '@nimble-lever/core/setup';
 import type { Logger } from 'pino';
 import { WebSocket, WebSocketServer } from 'ws';
 import { z } from 'zod';
-import { Problem, problemJson } from '../problem/problem.ts';
+import type { Visitor } from '../access/access.ts';
+import { Problem, problemJson, toProblem } from '../problem/problem.ts';
 import type { News } from '../worker/messages.ts';
 import type { StoreClient } from '../worker/storeClient.ts';
 import { Hub, type Peer } from './hub.ts';
@@ -36,6 +37,9 @@ const BEHIND = JSON.stringify({ kind: 'behind' });
 /** A connection and how far its page is. */
 interface LivePage extends Peer {
   readonly socket: WebSocket;
+  readonly pairing: string | null;
+  /** Whether who opened it may still come in. */
+  readonly mayStay: () => Promise<boolean>;
   /** The newest revision it has, or null while what it missed is asked for, or where it hears of none. */
   revision: number | null;
   /** How many heartbeats it has not answered. */
@@ -57,11 +61,14 @@ export class LivePages {
 
   constructor(
     private readonly store: StoreClient,
-    private readonly allowed: (request: IncomingMessage) => boolean,
+    /** Who opens a connection; null where it may not be opened. */
+    private readonly enter: (request: IncomingMessage) => Promise<Visitor | null>,
     private readonly log: Logger,
   ) {
     this.#heartbeats = [
       setInterval(() => this.#beat((page) => !this.#hub.has(page)), HEARTBEAT_MS),
+      // A paired browser is seen as long as it is connected.
+      setInterval(() => this.forgotten(null), HEARTBEAT_MS),
       setInterval(() => this.#beat((page) => this.#hub.has(page)), DESK_HEARTBEAT_MS),
     ];
     this.#sockets.on('wsClientError', (_error, socket) => socket.destroy());
@@ -72,12 +79,11 @@ export class LivePages {
     server.on('upgrade', (request, socket, head) => {
       // Whatever the other side does with its end, it must not end this process.
       socket.on('error', () => socket.destroy());
-      try {
-        this.#upgrade(request, socket, head);
-      } catch (error) {
-        this.log.error({ err: error }, 'A connection could not be taken.');
-        refuse(socket, new Problem(500, 'Something went wrong here', 'The connection could not be taken.'));
-      }
+      this.#upgrade(request, socket, head).catch((error: unknown) => {
+        const problem = toProblem(error);
+        if (problem.status === 500) this.log.error({ err: error }, 'A connection could not be taken.');
+        refuse(socket, problem);
+      });
     });
   }
 
@@ -92,6 +98,18 @@ export class LivePages {
     }
   }
 
+  /** A paired browser is one no more: its connections end. With null, any may be: each is looked at. */
+  forgotten(id: string | null): void {
+    for (const page of this.#open) {
+      if (page.pairing === null || (id !== null && page.pairing !== id)) continue;
+      page.mayStay().then(
+        (may) => may || page.socket.close(1008, 'This browser is not paired any more.'),
+        // Nobody can say now: it is asked again at the next beat.
+        () => undefined,
+      );
+    }
+  }
+
   get count(): number {
     return this.#sockets.clients.size;
   }
@@ -103,28 +121,43 @@ export class LivePages {
   }
 
   /** Refused before the handshake: a page that may not enter learns nothing but that. */
-  #upgrade(request: IncomingMessage, socket: Duplex, head: Buffer): void {
-    if (!this.allowed(request)) {
-      const detail = 'This server answers only to its own pages, under its own address.';
-      refuse(socket, new Problem(403, 'Not from here', detail));
-      return;
+  async #upgrade(request: IncomingMessage, socket: Duplex, head: Buffer): Promise<void> {
+    const visitor = await this.enter(request);
+    if (!visitor) {
+      const detail =
+        'This server answers only to its own pages, under its own address, in browsers that may come in.';
+      throw new Problem(403, 'Not from here', detail);
     }
     const [path = '', query = ''] = (request.url ?? '').split('?');
     const asked = querySchema.safeParse(Object.fromEntries(new URLSearchParams(query)));
     if (path !== '/api/live' || !asked.success) {
-      refuse(socket, new Problem(404, 'Not here', 'There is no live connection at this address.'));
-      return;
+      throw new Problem(404, 'Not here', 'There is no live connection at this address.');
     }
+    const { setUp, after = null } = asked.data;
+    const { rights } = visitor;
+    if (rights.may === 'panel' && (setUp !== rights.setUp || after !== null)) {
+      throw new Problem(403, 'Not with these rights', 'This browser was paired to show one panel.');
+    }
+    const mayStay = async () => (await this.enter(request)) !== null;
     this.#sockets.handleUpgrade(request, socket, head, (client) =>
-      this.#take(client, asked.data.setUp, asked.data.after ?? null),
+      this.#take(client, setUp, after, visitor, mayStay),
     );
   }
 
   /** From here on the page is told of every edit, if it asked for them; what it missed until now is told first. */
-  #take(socket: WebSocket, setUp: string, after: number | null): void {
+  #take(
+    socket: WebSocket,
+    setUp: string,
+    after: number | null,
+    { rights, pairing }: Visitor,
+    mayStay: () => Promise<boolean>,
+  ): void {
     const page: LivePage = {
       socket,
       setUp,
+      rights,
+      pairing,
+      mayStay,
       revision: after,
       unanswered: 0,
       unexpected: 0,

@@ -1,3 +1,4 @@
+import type { IncomingMessage } from 'node:http';
 import { setUpListSchema } from '@nimble-lever/core/setup';
 import { Router } from 'express';
 import { databaseProblem } from '../problem/problem.ts';
@@ -15,7 +16,7 @@ export interface About {
 export function healthRoute(
   store: StoreClient,
   { version, instance }: About,
-  mayRead: (headers: { cookie?: string | undefined }) => boolean,
+  mayRead: (request: IncomingMessage) => Promise<boolean>,
 ): Router {
   const router = Router();
   router.get('/', async (request, response) => {
@@ -23,7 +24,7 @@ export function healthRoute(
     const { status, body } = await store.ask({ kind: 'health' });
     if (status >= 400) throw databaseProblem({ ...about, database: 'down', revision: null });
     const up = { ...about, database: 'up' };
-    if (!mayRead(request.headers)) {
+    if (!(await mayRead(request))) {
       response.json(up);
       return;
     }

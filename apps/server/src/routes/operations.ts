@@ -1,4 +1,12 @@
-import { reachedSchema } from '@nimble-lever/core/desks';
+import {
+  pairAnswerSchema,
+  pairedListSchema,
+  pairingCodeSchema,
+  pairSchema,
+  reachedSchema,
+  rightsSchema,
+  visitorSchema,
+} from '@nimble-lever/core/desks';
 import { MOST_PICTURE_BYTES, PICTURE_USES, pictureIdSchema, pictureSchema } from '@nimble-lever/core/devices';
 import { setupDocumentSchema } from '@nimble-lever/core/formats';
 import {
@@ -29,6 +37,13 @@ export const healthSchema = z.object({
 export const API_SCHEMAS = {
   Health: healthSchema,
   Reached: reachedSchema,
+  Visitor: visitorSchema,
+  Rights: rightsSchema,
+  PairingCode: pairingCodeSchema,
+  Pair: pairSchema,
+  PairAnswer: pairAnswerSchema,
+  PairedList: pairedListSchema,
+  Nothing: z.object({}),
   SetUpList: setUpListSchema,
   SetUp: storedSchema,
   History: historySchema,
@@ -56,7 +71,7 @@ export interface Parameter {
 
 /** Something that can be asked of the server. */
 export interface Operation {
-  readonly method: 'get' | 'post';
+  readonly method: 'get' | 'post' | 'delete';
   /** As OpenAPI writes it, with `{id}` for a parameter. */
   readonly path: string;
   /** `operationId` of OpenAPI: stays the same when the path does not. */
@@ -73,6 +88,8 @@ export interface Operation {
 
 /** The set-up in the address of an operation. */
 const id: Parameter = { name: 'id', in: 'path', what: 'The set-up.', schema: z.string() };
+/** A code or a paired browser in the address. */
+const pairing = (what: string): Parameter => ({ name: 'id', in: 'path', what, schema: z.uuid() });
 /** Whose edits are asked for. */
 const author = (what: string): Parameter => ({ name: 'author', in: 'query', what, schema: z.uuid() });
 /** A revision in the query; which one, `what` says. */
@@ -84,7 +101,7 @@ const revision = (name: string, what: string): Parameter => ({
 });
 
 /** Answers that every operation may give. */
-const OUTSIDE = { 403: 'Another page’s request, or the access key is missing.' };
+const OUTSIDE = { 403: 'Another page’s request, or from a browser that may not ask this.' };
 /** Given by every operation that needs the database; nothing is half done then. */
 const DATABASE = { 503: 'The database is away. Nothing was changed; try again.' };
 /** Further answers of the operations that read. */
@@ -111,6 +128,80 @@ export const OPERATIONS: readonly Operation[] = [
     body: null,
     answer: 'Reached',
     problems: OUTSIDE,
+  },
+  {
+    method: 'get',
+    path: '/api/visitor',
+    id: 'visitor',
+    does: 'Who asks, as the server takes it, and what it may do.',
+    parameters: [],
+    body: null,
+    answer: 'Visitor',
+    problems: { ...OUTSIDE, ...DATABASE },
+  },
+  {
+    method: 'post',
+    path: '/api/pair',
+    id: 'pair',
+    does: 'Pairs this browser by a code: it gets a cookie that lets it in. The one thing a stranger may ask.',
+    parameters: [],
+    body: 'Pair',
+    answer: 'PairAnswer',
+    problems: {
+      ...DATABASE,
+      400: 'A code is six digits.',
+      403: 'No code that is good now is this one; it counts as a try.',
+    },
+  },
+  {
+    method: 'get',
+    path: '/api/pairings',
+    id: 'listPairings',
+    does: 'The browsers that were paired, who was seen last first.',
+    parameters: [],
+    body: null,
+    answer: 'PairedList',
+    problems: { ...OUTSIDE, ...DATABASE },
+  },
+  {
+    method: 'post',
+    path: '/api/pairings/codes',
+    id: 'makeCode',
+    does: 'Makes a code of six digits that gives a browser some rights, good once, for two minutes and five tries.',
+    parameters: [],
+    body: 'Rights',
+    answer: 'PairingCode',
+    problems: { ...OUTSIDE, ...DATABASE, 400: 'There are no such rights.' },
+  },
+  {
+    method: 'get',
+    path: '/api/pairings/codes/{id}',
+    id: 'readCode',
+    does: 'How a code stands: how long it is good, and which browser used it.',
+    parameters: [pairing('The code.')],
+    body: null,
+    answer: 'PairingCode',
+    problems: { ...OUTSIDE, ...DATABASE, 404: 'There is no such code any more.' },
+  },
+  {
+    method: 'delete',
+    path: '/api/pairings/codes/{id}',
+    id: 'withdrawCode',
+    does: 'Withdraws a code: it lets nobody in any more.',
+    parameters: [pairing('The code.')],
+    body: null,
+    answer: 'Nothing',
+    problems: { ...OUTSIDE, ...DATABASE },
+  },
+  {
+    method: 'delete',
+    path: '/api/pairings/{id}',
+    id: 'forget',
+    does: 'Forgets a paired browser: it is let in no more, and what it has open ends.',
+    parameters: [pairing('The browser.')],
+    body: null,
+    answer: 'Nothing',
+    problems: { ...OUTSIDE, ...DATABASE, 404: 'It was forgotten already.' },
   },
   {
     method: 'get',

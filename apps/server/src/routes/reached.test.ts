@@ -1,24 +1,16 @@
 import { reachedSchema } from '@nimble-lever/core/desks';
+import { Hosts } from '../access/hosts.ts';
 import { reached } from './reached.ts';
 
 test.each([
-  ['127.0.0.1', [], 'loopback', []],
-  ['localhost', ['studio.local'], 'loopback', []],
-  ['::1', [], 'loopback', []],
-  ['0.0.0.0', [], 'network', []],
-  [
-    '0.0.0.0',
-    ['192.0.2.7', 'studio.local'],
-    'network',
-    ['http://192.0.2.7:4680', 'http://studio.local:4680'],
-  ],
-] as const)('listening on %s, answering to %j: %s, %j', (HOST, names, listens, addresses) => {
-  const told = reached({ HOST, ACCESS: 'open' }, names, 4680);
-  expect(reachedSchema.parse(told)).toMatchObject({ listens, addresses, asksForKey: false });
-  // What only this computer reaches is no address to give away.
-  expect(told.own.filter((address) => address.startsWith('127.'))).toEqual([]);
-});
-
-test('a key that is asked for is told, and not which', () => {
-  expect(reached({ HOST: '0.0.0.0', ACCESS: 'key' }, [], 1).asksForKey).toBe(true);
-});
+  ['127.0.0.1', '', false, 'loopback', []],
+  ['localhost', 'studio.local', false, 'loopback', []],
+  ['192.0.2.7', '', false, 'network', ['http://192.0.2.7:4680']],
+  ['192.0.2.7', 'studio.local', true, 'network', ['https://studio.local:4680', 'https://192.0.2.7:4680']],
+] as const)(
+  'listening on %s, further “%s”, encrypted %s: %s, %j',
+  (listensTo, names, isEncrypted, listens, addresses) => {
+    const told = reached(new Hosts(listensTo, names), isEncrypted, 4680);
+    expect(reachedSchema.parse(told)).toEqual({ listens, addresses, isEncrypted, port: 4680 });
+  },
+);

@@ -1,6 +1,8 @@
+import type { PairingStore } from '../store/pairingStore.ts';
 import type { PictureStore } from '../store/pictureStore.ts';
 import type { SetupStore } from '../store/setupStore.ts';
 import { answerText } from './answering.ts';
+import { answerPairing } from './answeringPairings.ts';
 import { addPicture, pictureBytes, setUpFile } from './answeringPictures.ts';
 import type { Answer, Ask } from './messages.ts';
 
@@ -8,12 +10,16 @@ import type { Answer, Ask } from './messages.ts';
 export interface Kept {
   readonly store: SetupStore;
   readonly pictures: PictureStore;
+  readonly pairings: PairingStore;
 }
 
 const encoder = new TextEncoder();
 
 /** Answers what is asked. Throws a `Problem` for what is refused. */
-export async function answerTo({ store, pictures }: Kept, ask: Ask): Promise<Omit<Answer, 'status'>> {
+export async function answerTo(
+  { store, pictures, pairings }: Kept,
+  ask: Ask,
+): Promise<Omit<Answer, 'status'>> {
   switch (ask.kind) {
     case 'picture':
       return { holds: 'picture', body: await pictureBytes(pictures, ask.id) };
@@ -21,6 +27,14 @@ export async function answerTo({ store, pictures }: Kept, ask: Ask): Promise<Omi
       return { holds: 'json', body: encoder.encode(await addPicture(pictures, ask.body, ask.query)) };
     case 'set-up-file':
       return { holds: 'file', body: encoder.encode(await setUpFile(store, pictures, ask.id)) };
+    case 'make-code':
+    case 'code':
+    case 'withdraw-code':
+    case 'pair':
+    case 'paired':
+    case 'forget':
+    case 'visitor':
+      return { holds: 'json', body: encoder.encode(JSON.stringify(await answerPairing(pairings, ask))) };
     case 'health':
     case 'list':
     case 'read-first':

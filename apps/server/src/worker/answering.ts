@@ -14,6 +14,7 @@ import type { SetupStore } from '../store/setupStore.ts';
 import { setupText } from '../store/setupText.ts';
 import type { Appended, EntryOutcome } from '../store/setupWriter.ts';
 import type { Ask, Query } from './messages.ts';
+import { parseBody } from './parseBody.ts';
 import { unknownSetUp } from './unknownSetUp.ts';
 
 /** Ids of authors are compared as text, so upper case is folded. */
@@ -27,7 +28,10 @@ const entriesQuery = z.union([
 ]);
 
 /** What is asked of the set-ups themselves. */
-type TextAsk = Exclude<Ask, { readonly kind: 'picture' | 'add-picture' | 'set-up-file' }>;
+type TextAsk = Extract<
+  Ask,
+  { readonly kind: 'health' | 'list' | 'read-first' | 'read' | 'entries' | 'append' | 'missed' }
+>;
 
 /** Answers what is asked, as JSON text. Throws a `Problem` for what is refused. */
 export async function answerText(store: SetupStore, ask: TextAsk): Promise<string> {
@@ -121,18 +125,6 @@ function refuseVersion1(asked: unknown): void {
 async function nothing(store: SetupStore, id: string): Promise<Appended | null> {
   const stored = await store.read(id);
   return stored && { outcomes: [], revision: stored.revision };
-}
-
-/** Bytes that are no UTF-8 are refused rather than read as something else. */
-const decoder = new TextDecoder('utf-8', { fatal: true });
-
-/** Bytes that are no JSON are the sender’s mistake, told as such. */
-function parseBody(body: Uint8Array): unknown {
-  try {
-    return JSON.parse(decoder.decode(body));
-  } catch {
-    throw new Problem(400, 'Not JSON', 'The request is not readable JSON. Nothing was changed.');
-  }
 }
 
 /** An entry, or why it is none. One without an id of its own makes the whole request unreadable. */

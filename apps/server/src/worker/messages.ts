@@ -9,7 +9,20 @@ export type Ask =
   | { readonly kind: 'missed'; readonly id: string; readonly after: number }
   | { readonly kind: 'set-up-file'; readonly id: string }
   | { readonly kind: 'picture'; readonly id: string }
-  | { readonly kind: 'add-picture'; readonly body: Uint8Array; readonly query: Query };
+  | { readonly kind: 'add-picture'; readonly body: Uint8Array; readonly query: Query }
+  | { readonly kind: 'make-code'; readonly body: Uint8Array }
+  | { readonly kind: 'code' | 'withdraw-code'; readonly id: string }
+  /** Tokens are hashes of what browsers keep: of its new secret, and of what it had before. */
+  | {
+      readonly kind: 'pair';
+      readonly body: Uint8Array;
+      readonly token: string;
+      readonly before: string | null;
+    }
+  | { readonly kind: 'paired'; readonly own: string | null }
+  | { readonly kind: 'forget'; readonly id: string }
+  /** Who a browser with a token is. */
+  | { readonly kind: 'visitor'; readonly token: string };
 
 /** A request's query as it came. */
 export type Query = Readonly<Record<string, unknown>>;
@@ -44,7 +57,9 @@ export type FromWorker =
   /** The database cannot be used; in words, and what may be told a program. */
   | { readonly kind: 'unusable'; readonly words: string }
   | ({ readonly kind: 'answer'; readonly seq: number } & Answer)
-  | ({ readonly kind: 'news' } & News);
+  | ({ readonly kind: 'news' } & News)
+  /** A paired browser is one no more; with null, any may be. */
+  | { readonly kind: 'forgotten'; readonly id: string | null };
 
 /** What a worker needs to know when it begins. */
 export interface WorkerSettings {

@@ -20,6 +20,13 @@ interface Waiting {
   readonly timer: NodeJS.Timeout;
 }
 
+/** What the worker tells without being asked. */
+interface Listeners {
+  readonly onNews: (news: News) => void;
+  /** A paired browser is one no more; with null, any may be. */
+  readonly onForgotten: (id: string | null) => void;
+}
+
 /** The worker that keeps the set-ups, from outside. Should it ever end by itself, another one takes its place. */
 export class StoreClient {
   #worker: Worker | null = null;
@@ -30,7 +37,7 @@ export class StoreClient {
   constructor(
     private readonly file: URL | string,
     private readonly settings: WorkerSettings,
-    private readonly onNews: (news: News) => void,
+    private readonly listeners: Listeners,
     private readonly log: Logger,
   ) {}
 
@@ -79,9 +86,17 @@ export class StoreClient {
   }
 
   /** Answers go to who asked, news to all. */
-  #take(message: Extract<FromWorker, { kind: 'answer' | 'news' }>): void {
-    if (message.kind === 'news') this.onNews(message);
-    else this.#answer(message.seq, message);
+  #take(message: Extract<FromWorker, { kind: 'answer' | 'news' | 'forgotten' }>): void {
+    switch (message.kind) {
+      case 'news':
+        this.listeners.onNews(message);
+        break;
+      case 'forgotten':
+        this.listeners.onForgotten(message.id);
+        break;
+      case 'answer':
+        this.#answer(message.seq, message);
+    }
   }
 
   #answer(seq: number, answer: Answer): void {
@@ -97,7 +112,10 @@ export class StoreClient {
     if (this.#worker !== worker) return;
     this.#worker = null;
     for (const seq of [...this.#waiting.keys()]) this.#answer(seq, problemAnswer(databaseProblem()));
-    if (!this.#closed) this.#restart();
+    if (this.#closed) return;
+    // What it would have told meanwhile nobody heard.
+    this.listeners.onForgotten(null);
+    this.#restart();
   }
 
   /** After a pause, so that a worker that cannot begin does not keep a processor busy. */

@@ -4,9 +4,11 @@ import { pino } from 'pino';
 import { openDatabase } from '../database/dataSource.ts';
 import { logProblem, problemJson, toProblem } from '../problem/problem.ts';
 import { poolOf } from '../store/database.ts';
-import { EditListener } from '../store/editListener.ts';
+import { Notifications } from '../store/notifications.ts';
+import { FORGOTTEN_CHANNEL, PairingStore } from '../store/pairingStore.ts';
 import { PictureStore } from '../store/pictureStore.ts';
 import { SetupStore } from '../store/setupStore.ts';
+import { EDITS_CHANNEL } from '../store/writeStatement.ts';
 import { newsText } from './answering.ts';
 import { answerTo, type Kept } from './answerTo.ts';
 import type { Answer, Ask, FromWorker, ToWorker, WorkerSettings } from './messages.ts';
@@ -61,13 +63,30 @@ async function open() {
   const heard = (id: string | null, revision: number | null) => {
     store.heard(id, revision).catch((error: unknown) => log.debug({ err: error }, 'Not caught up yet.'));
   };
-  const listener = new EditListener(settings.url, heard, log);
+  const forgotten = (id: string | null) => say({ kind: 'forgotten', id });
+  const listener = new Notifications(
+    settings.url,
+    {
+      // Of an edit only that there is one: a notification holds 8,000 bytes at most.
+      [EDITS_CHANNEL]: (payload) => {
+        const [setUp = '', revision] = payload.split(' ');
+        heard(setUp, Number(revision));
+      },
+      [FORGOTTEN_CHANNEL]: forgotten,
+    },
+    () => {
+      heard(null, null);
+      forgotten(null);
+    },
+    log,
+  );
   await listener.open();
   const close = async () => {
     await listener.close();
     await source.destroy();
   };
-  return { kept: { store, pictures: keepSwept(new PictureStore(pool)) }, close };
+  const kept = { store, pictures: keepSwept(new PictureStore(pool)), pairings: new PairingStore(pool) };
+  return { kept, close };
 }
 
 /** Once a day pictures that nothing refers to any more are looked for. */

@@ -18,7 +18,7 @@ const DONE_MS = 260;
 
 /** How the panel stands to its desk. */
 type Link =
-  | { readonly kind: 'connecting' | 'no-desk' }
+  | { readonly kind: 'connecting' | 'no-desk' | 'stranger' }
   | { readonly kind: 'joined'; readonly desk: string }
   | { readonly kind: 'lost'; readonly since: number };
 
@@ -74,8 +74,11 @@ export function PanelApp({ device }: { readonly device: string }) {
       onHeard: take,
       onLost: () => {
         sent.current.clear();
-        setLink((before) => (before.kind === 'lost' ? before : { kind: 'lost', since: Date.now() }));
+        setLink((before) =>
+          before.kind === 'lost' || before.kind === 'stranger' ? before : { kind: 'lost', since: Date.now() },
+        );
       },
+      onStranger: () => setLink({ kind: 'stranger' }),
     });
     line.current = own;
     own.open();
@@ -135,6 +138,12 @@ function Status({ link, shows: { front, pages } }: { readonly link: Link; readon
       return (
         <p role="status" className="away">
           {WORDS.noDesk}
+        </p>
+      );
+    case 'stranger':
+      return (
+        <p role="status" className="away">
+          {WORDS.stranger} <a href={`/pair?to=${encodeURIComponent(location.pathname)}`}>{WORDS.pair}</a>
         </p>
       );
     case 'lost':

@@ -1,4 +1,4 @@
-import { type Heard, heardSchema, type Input, type Said } from '@nimble-lever/core/desks';
+import { type Heard, heardSchema, type Input, type Said, visitorSchema } from '@nimble-lever/core/desks';
 import { z } from 'zod';
 
 /** How long to wait before connecting again, ever longer: milliseconds. */
@@ -11,6 +11,8 @@ interface Listeners {
   readonly onHeard: (message: Heard) => void;
   /** The connection is gone; it is tried again by itself. */
   readonly onLost: () => void;
+  /** This browser may not come in, until a person pairs it. */
+  readonly onStranger: () => void;
 }
 
 /**
@@ -76,11 +78,10 @@ export class PanelLine {
 
   async #connect(): Promise<void> {
     try {
-      const response = await fetch('/api/set-ups');
-      const [first] = listSchema.parse(await response.json());
-      if (!first || this.#closed) return;
+      const setUp = await this.#setUp();
+      if (this.#closed) return;
       const scheme = location.protocol === 'https:' ? 'wss' : 'ws';
-      const socket = new WebSocket(`${scheme}://${location.host}/api/live?setUp=${first.id}`);
+      const socket = new WebSocket(`${scheme}://${location.host}/api/live?setUp=${setUp}`);
       this.#socket = socket;
       socket.onopen = () => {
         this.#failures = 0;
@@ -93,6 +94,16 @@ export class PanelLine {
     } catch {
       this.#lost();
     }
+  }
+
+  /** The set-up this panel is of: the one it was paired for, else the one that is shown first. */
+  async #setUp(): Promise<string> {
+    const who = await fetch('/api/visitor');
+    if (who.status === 403) this.listeners.onStranger();
+    const { rights } = visitorSchema.parse(await who.json());
+    if (rights.may === 'panel') return rights.setUp;
+    const [first] = listSchema.parse(await (await fetch('/api/set-ups')).json());
+    return first?.id ?? '';
   }
 
   #heard(text: string): void {

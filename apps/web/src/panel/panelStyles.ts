@@ -1,16 +1,9 @@
-import { GRAPHITE, PAPER, type Tokens } from '../app/theme/tokens.ts';
-
-/** The tokens of a theme as custom properties. */
-const properties = ({ background, sheet, sunk, ink, soft, line, accent, accentTint, brick }: Tokens) =>
-  Object.entries({ background, sheet, sunk, ink, soft, line, accent, accentTint, brick })
-    .map(([name, value]) => `--${name}: ${value};`)
-    .join(' ');
+import { THEME_PROPERTIES } from '../app/theme/properties.ts';
+import { PAPER } from '../app/theme/tokens.ts';
 
 /** The page of a panel in use: nothing scrolls, zooms, is selected or has a menu. */
 export const PANEL_STYLES = `
-:root { ${properties(PAPER)} }
-@media (prefers-color-scheme: dark) { :root { ${properties(GRAPHITE)} } }
-html, body, #root { height: 100%; margin: 0; overflow: hidden; overscroll-behavior: none; background: var(--background); }
+${THEME_PROPERTIES}html, body, #root { height: 100%; margin: 0; overflow: hidden; overscroll-behavior: none; background: var(--background); }
 body { font-family: "Atkinson Hyperlegible Next Variable", system-ui, sans-serif; color: var(--ink);
   touch-action: none; user-select: none; -webkit-user-select: none; -webkit-touch-callout: none; }
 #root { display: flex; flex-direction: column; }
@@ -53,5 +46,6 @@ ${Object.entries(PAPER.face)
   font-size: 30px; background: ${PAPER.face.ink}; color: ${PAPER.onFace}; box-shadow: 0 0 0 3px ${PAPER.onFace}; }
 svg.no-desk { opacity: 0.55; }
 p { margin: 0; padding: 4px 12px; font-size: 13px; flex: none; color: var(--soft); }
+p.away a { color: var(--ink); font-weight: 650; }
 p.away { padding: 10px 14px; font-size: 15px; color: var(--brick); }
 `;

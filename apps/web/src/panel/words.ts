@@ -5,6 +5,8 @@ export const WORDS = {
   noDesk: 'No desk is there. Open Rehearse on the computer; this panel joins by itself.',
   lost: (seconds: number) =>
     `The server does not answer, for ${seconds} s. This panel joins again by itself.`,
+  stranger: 'This browser is not paired any more, so nothing that is pressed here is done.',
+  pair: 'Pair it again',
   noDevice: 'There is no such device. Open this panel from its set-up.',
   onDesk: (desk: string) => `at ${desk}`,
   fullScreen: 'Full screen',

@@ -14,6 +14,7 @@ import type { Device } from '@nimble-lever/core/devices';
 import { shownPage } from '@nimble-lever/core/engine';
 import type { Page } from '@nimble-lever/core/setup';
 import { Remotes } from '@nimble-lever/session';
+import { newUuid } from '../app/newUuid.ts';
 import { selectCompiled, selectSetup } from '../app/setup/selectors.ts';
 import type { AppStore, AppThunk } from '../app/store.ts';
 import { remotesChanged } from './remotesSlice.ts';
@@ -148,7 +149,7 @@ export const hostDesk =
 function ownId(): string {
   const kept = sessionStorage.getItem(KEPT);
   if (kept !== null) return kept;
-  const made = crypto.randomUUID();
+  const made = newUuid();
   sessionStorage.setItem(KEPT, made);
   return made;
 }

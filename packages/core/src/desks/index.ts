@@ -19,6 +19,19 @@ export {
   saidSchema,
   showsSchema,
 } from './messages.ts';
+export {
+  CODE_SECONDS,
+  MOST_TRIES,
+  type PairedBrowser,
+  type PairingCode,
+  pairAnswerSchema,
+  pairedListSchema,
+  pairingCodeSchema,
+  pairSchema,
+  type Rights,
+  rightsSchema,
+  visitorSchema,
+} from './pairing.ts';
 export { panelOf } from './panelOf.ts';
 export { panelParts, panelWith, showsParts } from './parts.ts';
 export { type Reached, reachedSchema } from './reached.ts';

@@ -6,11 +6,9 @@ export const reachedSchema = z.object({
   listens: z.enum(['loopback', 'network']),
   /** Where others open it: without a path. */
   addresses: z.array(z.string()),
-  /** The addresses that this computer has in its networks, whether the server answers to them or not. */
-  own: z.array(z.string()),
   port: z.int(),
-  /** Who opens it from elsewhere needs the key. */
-  asksForKey: z.boolean(),
+  /** Whether the connection is encrypted, as browsers want it to keep a page and to stay awake. */
+  isEncrypted: z.boolean(),
 });
 /** How a server is reached from other devices. */
 export type Reached = z.infer<typeof reachedSchema>;

@@ -1,4 +1,6 @@
 import { type Author, authorSchema } from '@nimble-lever/core/setup';
+import { browserName } from '../browserName.ts';
+import { newUuid } from '../newUuid.ts';
 import type { AppThunk } from '../store.ts';
 import { authorChanged } from './setupSlice.ts';
 
@@ -13,7 +15,7 @@ export function readAuthor(): Author {
   } catch {
     // Unreadable or forbidden: this visit gets an author of its own.
   }
-  const author = { id: crypto.randomUUID(), name: browserName(navigator.userAgent) };
+  const author = { id: newUuid(), name: browserName(navigator.userAgent) };
   keep(author);
   return author;
 }
@@ -34,19 +36,4 @@ function keep(author: Author): void {
   } catch {
     // A full or forbidden store: the name lasts for this visit.
   }
-}
-
-/** What a browser calls its system; for the name a person has until they choose one. */
-const SYSTEMS: readonly (readonly [RegExp, string])[] = [
-  [/Windows/, 'Windows'],
-  [/iPhone|iPad/, 'iOS'],
-  [/Macintosh/, 'a Mac'],
-  [/Android/, 'Android'],
-  [/Linux/, 'Linux'],
-];
-
-/** A name from what a browser says of itself: `Browser on Linux`. */
-export function browserName(userAgent: string): string {
-  const system = SYSTEMS.find(([pattern]) => pattern.test(userAgent))?.[1];
-  return system ? `Browser on ${system}` : 'A browser';
 }

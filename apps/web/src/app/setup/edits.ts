@@ -7,6 +7,7 @@ import {
   together,
 } from '@nimble-lever/core/setup';
 import { issueWords } from '@nimble-lever/core/words';
+import { newUuid } from '../newUuid.ts';
 import { WORDS } from '../shell/words.ts';
 import type { AppThunk } from '../store.ts';
 import { readOlder } from './api.ts';
@@ -20,7 +21,7 @@ const MOST_EDIT_BYTES = MOST_REQUEST_BYTES - 10_000;
 export const makeEdit =
   (edit: Edit): AppThunk =>
   (dispatch, getState) => {
-    const id = crypto.randomUUID();
+    const id = newUuid();
     const say = (words: string) => dispatch(noticed({ kind: 'said', id, words }));
     // As the server reads it, so that both come to the same.
     const read = editSchema.safeParse(edit);
@@ -63,7 +64,7 @@ const turnLast =
     const last = historyIn(setup)[role].at(-1);
     if (!last) return;
     const { me, revision } = setup;
-    dispatch(entryMade({ id: crypto.randomUUID(), role, of: last.id, author: me, base: revision }));
+    dispatch(entryMade({ id: newUuid(), role, of: last.id, author: me, base: revision }));
   };
 
 /** Reads older edits of this author until there is one to turn, or no more. */

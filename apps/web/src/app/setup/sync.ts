@@ -1,5 +1,6 @@
 import type { SentOutcome } from '@nimble-lever/core/setup';
 import type { Store } from '@reduxjs/toolkit';
+import { newUuid } from '../newUuid.ts';
 import { WORDS } from '../shell/words.ts';
 import { readFirstSetUp, type SendOutcome, sendEntries } from './api.ts';
 import { keepAside, readAside } from './asideEntries.ts';
@@ -36,7 +37,7 @@ const TRIES = 3;
  * @param line is told of the live connection, for whoever else uses it
  */
 export function keepInStep(store: Store<{ setup: SetupState }>, line = new LiveLine()): void {
-  const page = crypto.randomUUID();
+  const page = newUuid();
   let sending = false;
   let loading = false;
   let failures = 0;

@@ -14,24 +14,9 @@ import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { useDraft } from '../../app/useDraft.ts';
 import { Card } from './Card.tsx';
+import { List } from './List.tsx';
 import { WORDS } from './words.ts';
 
-const List = styled('ul')(({ theme: { vars } }) => ({
-  margin: 0,
-  padding: 0,
-  listStyle: 'none',
-  '& li': {
-    display: 'grid',
-    gridTemplateColumns: 'minmax(0, 1fr) auto',
-    gap: '2px 12px',
-    alignItems: 'center',
-    padding: '8px 0',
-    borderTop: `1px solid ${vars?.palette.divider}`,
-  },
-  '& b': { fontWeight: 650, overflowWrap: 'anywhere' },
-  '& small': { gridColumn: 1, fontSize: 12, color: vars?.palette.text.secondary, overflowWrap: 'anywhere' },
-  '& .acts': { gridRow: '1 / span 2', gridColumn: 2, display: 'flex', gap: 6 },
-}));
 const Line = styled('p')({ display: 'flex', alignItems: 'center', gap: 8 });
 
 /** Whose edits these are, and what could not be saved or read: kept, and here to be dealt with. */

@@ -11,6 +11,7 @@ import { Keycap } from '../../pieces/Keycap.tsx';
 import { Card } from './Card.tsx';
 import { FileCard } from './FileCard.tsx';
 import { KeepingCard } from './KeepingCard.tsx';
+import { PairedCard } from './PairedCard.tsx';
 import { StartCard } from './StartCard.tsx';
 import { TypingCard } from './TypingCard.tsx';
 import { WORDS } from './words.ts';
@@ -70,6 +71,7 @@ export function SettingsPage() {
       </Card>
       <TypingCard />
       <KeepingCard />
+      <PairedCard />
       <FileCard />
       <StartCard />
     </Page>

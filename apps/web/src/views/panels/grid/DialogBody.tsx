@@ -15,13 +15,8 @@ export const DialogBody = styled('div')(({ theme: { vars } }) => ({
   '& p': { color: vars?.palette.text.secondary, fontSize: 12, lineHeight: 1.5, overflowWrap: 'anywhere' },
   '& p.wrong': { color: vars?.palette.tokens.brick },
   '& .line': { display: 'flex', alignItems: 'center', flexWrap: 'wrap', gap: 10 },
+  '& a': { color: vars?.palette.text.primary },
   '& label': { display: 'inline-flex', alignItems: 'center', gap: 6 },
-  '& .address': {
-    fontSize: 14,
-    fontWeight: 650,
-    overflowWrap: 'anywhere',
-    color: vars?.palette.text.primary,
-  },
   '& code': {
     padding: '8px 10px',
     borderRadius: 8,

@@ -1,65 +1,62 @@
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
-import { type Reached, reachedSchema } from '@nimble-lever/core/desks';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import type { Rights } from '@nimble-lever/core/desks';
 import type { Device } from '@nimble-lever/core/devices';
-import QRCode from 'qrcode';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
+import { PairingCode } from '../../../app/pairing/PairingCode.tsx';
+import { Reaching } from '../../../app/pairing/Reaching.tsx';
+import { useAppSelector } from '../../../app/store.ts';
 import { DialogBody } from './DialogBody.tsx';
 import { WORDS } from './words.ts';
-
-/** A code's side: pixels. */
-const SIDE = 208;
-/** Names under which only this computer reaches the server. */
-const LOOPBACK = /^(localhost|127\.|\[::1\])/;
 
 interface Props {
   readonly device: Device;
   readonly onClose: () => void;
 }
 
-/** Where a panel is opened to be used, as an address and as a code, and what is missing for it. */
+/** How a panel is opened to be used: here, and on other devices by a code; and what is missing for it. */
 export default function LiveDialog({ device, onClose }: Props) {
-  const [reached, setReached] = useState<Reached | null>(null);
-  const [wrong, setWrong] = useState(false);
-  const [code, setCode] = useState<string | null>(null);
-  useEffect(() => {
-    const own = new AbortController();
-    fetch('/api/reached', { signal: own.signal })
-      .then((response) => response.json())
-      .then((json) => setReached(reachedSchema.parse(json)))
-      .catch(() => setWrong(!own.signal.aborted));
-    return () => own.abort();
-  }, []);
-  const isHere = LOOPBACK.test(location.host);
-  const origin = isHere ? (reached?.addresses[0] ?? null) : location.origin;
-  const elsewhere = origin && `${origin}/panel/${device.id}`;
-  useEffect(() => {
-    if (!elsewhere) return;
-    // As SVG, so that it is sharp on any screen.
-    QRCode.toString(elsewhere, { type: 'svg', margin: 2, errorCorrectionLevel: 'M' }).then(setCode, () =>
-      setCode(null),
-    );
-  }, [elsewhere]);
-  const here = `${location.origin}/panel/${device.id}`;
+  const setUp = useAppSelector((state) => state.setup.id);
+  const [may, setMay] = useState<Rights['may']>('panel');
+  if (setUp === null) return null;
+  const rights: Rights = may === 'panel' ? { may, setUp, device: device.id } : { may };
+  const path = `/panel/${device.id}`;
   return (
     <Dialog open onClose={onClose} aria-labelledby="panel-live">
-      <DialogBody>
+      <DialogBody sx={{ width: 460 }}>
         <h2 id="panel-live">{WORDS.liveOf(device.name)}</h2>
         <p>{WORDS.liveMeans}</p>
-        {elsewhere && code && (
-          <img
-            src={`data:image/svg+xml;charset=utf-8,${encodeURIComponent(code)}`}
-            alt={WORDS.codeFor(elsewhere)}
-            width={SIDE}
-            height={SIDE}
-            style={{ alignSelf: 'center', borderRadius: 8 }}
-          />
-        )}
-        <a href={elsewhere ?? here} target="_blank" rel="noreferrer" className="address">
-          {elsewhere ?? here}
-        </a>
-        {wrong && <p className="wrong">{WORDS.reachedUnknown}</p>}
-        {reached && <Missing reached={reached} isHere={isHere} />}
+        <Reaching>
+          {(origin) => (
+            <>
+              <div className="line">
+                <span id="panel-live-may">{WORDS.mayBe}</span>
+                <ToggleButtonGroup
+                  exclusive
+                  size="small"
+                  aria-labelledby="panel-live-may"
+                  value={may}
+                  onChange={(_event, chosen: Rights['may'] | null) => chosen && setMay(chosen)}
+                >
+                  <ToggleButton value="panel">{WORDS.mayPanel}</ToggleButton>
+                  <ToggleButton value="everything">{WORDS.mayEverything}</ToggleButton>
+                </ToggleButtonGroup>
+              </div>
+              <PairingCode rights={rights} origin={origin} to={path} />
+              <p>
+                {WORDS.pairedAlready} <b>{`${origin}${path}`}</b>
+              </p>
+            </>
+          )}
+        </Reaching>
+        <p>
+          {WORDS.inThisBrowser}{' '}
+          <a href={path} target="_blank" rel="noreferrer">
+            {`${location.origin}${path}`}
+          </a>
+        </p>
         <div className="end">
           <Button variant="contained" onClick={onClose}>
             {WORDS.close}
@@ -67,25 +64,5 @@ export default function LiveDialog({ device, onClose }: Props) {
         </div>
       </DialogBody>
     </Dialog>
-  );
-}
-
-/** What keeps other devices away, or is not as good as it could be, each with what to do. */
-function Missing({ reached, isHere }: { readonly reached: Reached; readonly isHere: boolean }) {
-  const { listens, addresses, own, asksForKey } = reached;
-  const [address = WORDS.someAddress] = own;
-  const isClosed = isHere && (listens === 'loopback' || addresses.length === 0);
-  return (
-    <>
-      {isClosed && (
-        <>
-          <p>{listens === 'loopback' ? WORDS.onlyHere : WORDS.noName}</p>
-          <code>{`ACCESS=key HOST=0.0.0.0 ALLOWED_HOSTS=${address} npm start`}</code>
-        </>
-      )}
-      {!isClosed && !asksForKey && <p className="wrong">{WORDS.noKey}</p>}
-      {!isClosed && asksForKey && <p>{WORDS.withKey}</p>}
-      {!window.isSecureContext || !isHere ? <p>{WORDS.noEncryption}</p> : null}
-    </>
   );
 }

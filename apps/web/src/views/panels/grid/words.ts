@@ -132,17 +132,12 @@ export const WORDS = {
   live: 'Use it live…',
   liveOf: (device: string) => `Use ${device} live`,
   liveMeans:
-    'Open this address in any browser, and Rehearse in one here: what is pressed there is done here, and faces and pages follow.',
-  codeFor: (address: string) => `A code that opens ${address}`,
-  reachedUnknown: 'The server does not say how it is reached from elsewhere. Close this and open it again.',
-  onlyHere:
-    'The server listens on this computer only, so a tablet cannot open it yet. Stop it, and start it for your network:',
-  noName: 'The server listens to the network, and answers to no name there. Start it with one:',
-  someAddress: 'ADDRESS-OF-THIS-COMPUTER',
-  noKey: 'Whoever is in this network can open and change everything. Start the server with ACCESS=key.',
-  withKey: 'The tablet opens the address that the start printed once, with its key; then this one.',
-  noEncryption:
-    'Without encryption browsers neither keep the screen awake nor install the panel. It works all the same.',
+    'Pair a tablet or a phone, which then opens this panel, and keep Rehearse open in one browser here: what is pressed there is done here, and faces and pages follow.',
+  mayBe: 'It may',
+  mayPanel: 'use this panel only',
+  mayEverything: 'do everything',
+  pairedAlready: 'Paired already? Open',
+  inThisBrowser: 'In this browser:',
   // A cell.
   cell: 'Cell',
   kind: 'Kind',

@@ -1,6 +1,5 @@
 import pg from 'pg';
 import type { Logger } from 'pino';
-import { EDITS_CHANNEL } from './writeStatement.ts';
 
 /**
  * After a connection is lost the listener tries again, at first at once, then ever more slowly: a database
@@ -13,12 +12,14 @@ const CHECK_MS = 20_000;
 /** A connection that takes longer is given up and tried again. */
 const LIMIT_MS = 5_000;
 
+/** What is listened to: by channel, what is done with what is told there. */
+type Channels = Readonly<Record<string, (payload: string) => void>>;
+
 /**
- * Listens for new revisions on one connection of its own. When it is lost it is ended for good before another is
- * tried, so that there is never more than one. `onEdits` gets the set-up's id and revision, or nulls when some may
- * have been missed.
+ * Listens to the database's notifications on one connection of its own. When it is lost it is ended for good before
+ * another is tried, so that there is never more than one; `onMissed` says that some may not have been heard.
  */
-export class EditListener {
+export class Notifications {
   #client: pg.Client | null = null;
   #timer: NodeJS.Timeout | null = null;
   #failures = 0;
@@ -26,7 +27,8 @@ export class EditListener {
 
   constructor(
     private readonly url: string,
-    private readonly onEdits: (setUp: string | null, revision: number | null) => void,
+    private readonly channels: Channels,
+    private readonly onMissed: () => void,
     private readonly log: Logger,
     private readonly random: () => number = Math.random,
   ) {}
@@ -41,10 +43,12 @@ export class EditListener {
     });
     client.on('error', () => this.#lost(client));
     client.on('end', () => this.#lost(client));
-    client.on('notification', ({ payload }) => this.#heard(payload));
+    client.on('notification', ({ channel, payload = '' }) => this.channels[channel]?.(payload));
     try {
       await client.connect();
-      await client.query(`LISTEN ${EDITS_CHANNEL}`);
+      for (const channel of Object.keys(this.channels)) {
+        await client.query(`LISTEN ${client.escapeIdentifier(channel)}`);
+      }
     } catch (error) {
       end(client);
       throw error;
@@ -63,12 +67,6 @@ export class EditListener {
     await client?.end().catch(() => undefined);
   }
 
-  /** What the database says of an edit is only that there is one: a notification holds 8,000 bytes at most. */
-  #heard(payload = ''): void {
-    const [setUp = '', revision] = payload.split(' ');
-    this.onEdits(setUp, Number(revision));
-  }
-
   /** A connection that died without a word is found by asking it. */
   async #check(client: pg.Client): Promise<void> {
     try {
@@ -84,7 +82,7 @@ export class EditListener {
     if (this.#closed || this.#client !== client) return;
     this.#client = null;
     end(client);
-    this.log.warn('The connection that listens for edits was lost; connecting again.');
+    this.log.warn('The connection that listens to the database was lost; connecting again.');
     this.#retry();
   }
 
@@ -95,7 +93,7 @@ export class EditListener {
     this.#later(most / 2 + (most / 2) * this.random(), async () => {
       try {
         await this.open();
-        this.onEdits(null, null);
+        this.onMissed();
       } catch {
         this.#retry();
       }
