@@ -87,6 +87,32 @@ test('the server goes with a key held: it comes up, and what is pressed meanwhil
   await tablet.context.close();
 });
 
+test('a press at one server reaches a desk at another; when that one ends with a key held, it comes up', async ({
+  app,
+  page,
+  browser,
+}) => {
+  const other = await app.beside();
+  await open(page, app.address, 'rehearse');
+  await rehearsing(page);
+  const tablet = await openTablet(browser, other.address, 'pen-tablet');
+  const held = page.getByRole('region', { name: 'Held now' });
+  const side = (number: number) => tablet.page.locator(`[data-control=side-${number}]`);
+  await expect(page.getByText('Pen tablet joined')).toBeVisible();
+  await tablet.press(1, side(1));
+  await expect(held).toContainText('Shift');
+  // At once by a message, not by a time limit: the second sign comes back the same way.
+  await expect(tablet.page.locator('.control.done, .control.lit').first()).toBeVisible();
+  await tablet.lift(1);
+  await expect(held).toContainText('Nothing');
+  await tablet.press(1, side(1));
+  await expect(held).toContainText('Shift');
+  await other.kill();
+  await expect(held).toContainText('Nothing');
+  await expect(page.getByText('Pen tablet joined')).toHaveCount(0);
+  await tablet.context.close();
+});
+
 test('a panel starts without its server as it was last, says so, and joins when the server is back', async ({
   app,
   page,

@@ -11,6 +11,8 @@ export interface RunningApp {
   kill(): Promise<void>;
   /** Starts it again on the same database and port. */
   restart(): Promise<void>;
+  /** Starts another server on the same database. */
+  beside(): Promise<{ readonly address: string; kill(): Promise<void> }>;
   /** Does something to its database, as a broken version or a careless hand might. */
   query(sql: string): Promise<void>;
   /** Stops it in order and drops its database. */
@@ -36,11 +38,24 @@ export async function startApp(more: Record<string, string> = {}): Promise<Runni
     ...more,
   };
   let running = await start(settings);
+  const others: (typeof running)[] = [];
   return {
     address,
     kill: async () => {
       running.child.kill('SIGKILL');
       await running.exited;
+    },
+    beside: async () => {
+      const port = String(await freePort());
+      const other = await start({ ...settings, PORT: port });
+      others.push(other);
+      return {
+        address: address.replace(settings.PORT, port),
+        kill: async () => {
+          other.child.kill('SIGKILL');
+          await other.exited;
+        },
+      };
     },
     query: async (sql) => {
       const client = new pg.Client({ connectionString: settings.DATABASE_URL });
@@ -52,8 +67,10 @@ export async function startApp(more: Record<string, string> = {}): Promise<Runni
       running = await start(settings);
     },
     stop: async () => {
-      running.child.kill('SIGTERM');
-      await running.exited;
+      for (const { child, exited } of [running, ...others]) {
+        child.kill('SIGTERM');
+        await exited;
+      }
       await dropDatabase(serverUrl, name);
     },
   };

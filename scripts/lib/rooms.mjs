@@ -90,7 +90,7 @@ export const ROOMS = [
   [server('testing')[0], [...ALL_OF_CORE, 'scripts/lib'], ['fast-check', 'node:']],
   [
     'apps/server/src',
-    server('access', 'config.ts', 'http', 'live', 'routes', 'worker', 'problem'),
+    server('access', 'config.ts', 'http', 'live', 'routes', 'store', 'worker', 'problem'),
     ['pino', 'zod', 'node:'],
   ],
 

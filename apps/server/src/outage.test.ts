@@ -128,6 +128,44 @@ test('after an outage what other copies of the server save is heard again, also 
   over = true;
 });
 
+/** A live connection without edits, and what it hears. */
+async function live(on: RunningServer) {
+  const socket = new WebSocket(`${on.address.replace('http', 'ws')}/api/live?setUp=${DEMO_ID}`);
+  const told: { kind: string; remote?: string; seq?: number }[] = [];
+  socket.on('message', (data) => told.push(JSON.parse(String(data))));
+  await new Promise((resolve) => socket.once('open', resolve));
+  const kinds = () => told.map(({ kind }) => kind).filter((kind) => kind !== 'hello');
+  return { socket, told, kinds, says: (message: object) => socket.send(JSON.stringify(message)) };
+}
+
+test('a press at one server reaches a desk at another; cut off, its remotes are gone at once, and come back by themselves', async () => {
+  const own = await live(other);
+  const desk = { id: randomUUID(), name: 'Studio desk', kind: 'practice' };
+  own.says({ kind: 'here', desk });
+  const tablet = await live(server);
+  tablet.says({ kind: 'join', desk: null, name: 'Tablet', devices: ['wall-panel'] });
+  await until(async () => tablet.kinds().includes('joined'));
+  const down = { kind: 'down', device: 'wall-panel', control: 'cell-1' };
+  tablet.says({ kind: 'input', seq: 1, t: 5, input: down });
+  await until(async () => own.kinds().includes('remote-input'));
+  own.says({ kind: 'done', remote: own.told.at(-1)?.remote, seq: 1 });
+  await until(async () => tablet.kinds().includes('done'));
+  await proxy.set('down');
+  // Its own server notices at once; the other one when it was not heard for six seconds.
+  await until(async () => tablet.kinds().at(-1) === 'gone');
+  tablet.says({ kind: 'input', seq: 2, t: 6, input: { ...down, kind: 'up' } });
+  await until(async () => own.kinds().at(-1) === 'remote-left');
+  await proxy.set('up');
+  await until(async () => tablet.kinds().at(-1) === 'joined');
+  tablet.says({ kind: 'input', seq: 3, t: 7, input: down });
+  await until(async () => own.told.at(-1)?.seq === 3);
+  // What was pressed while it was cut off is not sent later.
+  expect(own.told.some(({ seq }) => seq === 2)).toBe(false);
+  own.socket.close();
+  await until(async () => tablet.kinds().at(-1) === 'gone');
+  tablet.socket.close();
+}, 60_000);
+
 test('a database that is frozen is said within the time limit, and goes on when it thaws', async () => {
   await proxy.set('frozen');
   const begun = Date.now();

@@ -11,7 +11,10 @@ import { createApp } from './http/app.ts';
 import { encryption } from './http/encryption.ts';
 import { answerMalformed } from './http/malformed.ts';
 import { LivePages } from './live/livePages.ts';
+import { BEAT_MS, OtherServers } from './live/otherServers.ts';
+import { DESKS_CHANNEL } from './live/wire.ts';
 import { reached } from './routes/reached.ts';
+import { Notifications } from './store/notifications.ts';
 import { StoreClient } from './worker/storeClient.ts';
 
 /** The id of the set-up that an empty database gets. */
@@ -59,7 +62,21 @@ export async function startServer(
   const access = new Access(key, store, tls !== null);
   const enter = async (request: IncomingMessage) =>
     isAllowed(request, hosts) ? access.visitor(request) : null;
-  const pages = new LivePages(store, enter, log);
+  const others = new OtherServers({
+    say: (text) => wire.say(DESKS_CHANNEL, text),
+    waiting: () => wire.waiting,
+  });
+  const wire = new Notifications(
+    config.DATABASE_URL,
+    {
+      channels: { [DESKS_CHANNEL]: (text) => others.heard(text) },
+      onLost: () => others.lost(),
+      onBack: () => others.opened(),
+    },
+    log,
+  );
+  const beat = setInterval(() => others.beat(), BEAT_MS);
+  const pages = new LivePages(store, enter, others.hub, log);
   const app = createApp({ config, store, access, version, hosts, isEncrypted: tls !== null, log });
   const server: Server = tls ? createEncrypted(tls, app) : createServer(app);
   server.requestTimeout = REQUEST_LIMIT_MS;
@@ -67,9 +84,13 @@ export async function startServer(
   pages.attach(server);
   try {
     await store.start();
+    await wire.open();
+    others.opened();
     await listen(server, config);
   } catch (error) {
+    clearInterval(beat);
     pages.close();
+    await wire.close();
     await store.close();
     throw error;
   }
@@ -88,6 +109,8 @@ export async function startServer(
         server.closeIdleConnections();
         setTimeout(() => server.closeAllConnections(), 1000).unref();
       });
+      clearInterval(beat);
+      await wire.close();
       await store.close();
     },
   };

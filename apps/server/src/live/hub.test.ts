@@ -2,6 +2,7 @@ import {
   type Desk,
   type Heard,
   heardSchema,
+  MOST_MESSAGE_BYTES,
   MOST_MESSAGES,
   type Rights,
   type Said,
@@ -16,7 +17,13 @@ const desk = (n: number): Desk => ({ id: id(n), name: `Desk ${n}`, kind: 'practi
 function someone(hub: Hub, setUp = 'saltmarsh', rights: Rights = { may: 'everything' }) {
   const told: Heard[] = [];
   let busy = false;
-  const peer: Peer = { setUp, rights, isBusy: () => busy, send: (message) => told.push(message) };
+  const peer: Peer = {
+    setUp,
+    rights,
+    isBusy: () => busy,
+    most: MOST_MESSAGE_BYTES,
+    send: (message) => told.push(message),
+  };
   return {
     peer,
     told,

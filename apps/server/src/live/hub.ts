@@ -16,6 +16,8 @@ export interface Peer {
   readonly rights: Rights;
   /** So much waits for it already that values should be thinned. */
   readonly isBusy: () => boolean;
+  /** The largest message that reaches it: bytes. */
+  readonly most: number;
   readonly send: (message: Heard) => void;
 }
 
@@ -23,8 +25,12 @@ export interface Peer {
 interface DeskPeer {
   readonly peer: Peer;
   readonly desk: Desk;
-  /** Rises whenever it is used: the highest was used last. */
+  /** When it was used last: milliseconds, the same for all servers but for what their clocks differ. */
   used: number;
+  /** When it became one. */
+  readonly since: number;
+  /** It is at another server. */
+  readonly isFar: boolean;
   /** Values that wait until it takes messages in again, the newest of each control. */
   readonly waiting: Map<string, Heard>;
 }
@@ -37,6 +43,22 @@ interface RemotePeer {
   readonly wish: string | null;
   /** Where it is now; null while there is none. */
   at: DeskPeer | null;
+  /** It is at another server, which has found this desk for it. */
+  readonly isFar: boolean;
+}
+
+/** Told of the desks of this server, for other servers. */
+export interface DeskWatcher {
+  readonly here: (desk: NearDesk) => void;
+  readonly away: (desk: Desk) => void;
+}
+
+/** A desk of this server, as others are told of it. */
+export interface NearDesk {
+  readonly setUp: string;
+  readonly desk: Desk;
+  readonly used: number;
+  readonly since: number;
 }
 
 /** A desk answers all of its remotes: as much as ten of them may say. */
@@ -59,6 +81,18 @@ export class Hub {
   readonly #rates = new Map<Peer, { second: number; count: number }>();
   #used = 0;
 
+  constructor(private readonly watcher: DeskWatcher | null = null) {}
+
+  /** The desks of this server. */
+  get near(): readonly NearDesk[] {
+    return [...this.#desks.values()].filter(({ isFar }) => !isFar).map(toNear);
+  }
+
+  /** Whether remotes of this server are at desks of others. */
+  get hasFarRemotes(): boolean {
+    return [...this.#remotes.values()].some(({ at, isFar }) => isFar || at?.isFar === true);
+  }
+
   /** Whether a peer is a desk or a remote: then it should be known soon when it is gone. */
   has(peer: Peer): boolean {
     return this.#desks.has(peer) || this.#remotes.has(peer);
@@ -79,6 +113,58 @@ export class Hub {
     this.#rates.delete(peer);
     this.#endDesk(peer);
     this.#endRemote(peer);
+  }
+
+  /**
+   * A desk of another server is there, or was used; `peer` stands for it. One that is here, too, came later to one of the
+   * two: there it is.
+   */
+  farDesk(peer: Peer, desk: Desk, used: number, since: number): void {
+    const known = this.#desks.get(peer);
+    if (known) {
+      known.used = Math.max(known.used, used);
+      return;
+    }
+    for (const [other, each] of this.#desks) {
+      if (other.setUp !== peer.setUp || each.desk.id !== desk.id) continue;
+      if (each.since > since) return;
+      this.#endDesk(other);
+    }
+    this.#desks.set(peer, { peer, desk, used, since, isFar: true, waiting: new Map() });
+    this.#settle(peer.setUp);
+  }
+
+  /** A remote of another server takes part at a desk of this one; says whether there is such a desk. */
+  farRemote(peer: Peer, remote: Remote, desk: string): boolean {
+    const at = [...this.#desks.values()].find(
+      (each) => !each.isFar && each.peer.setUp === peer.setUp && each.desk.id === desk,
+    );
+    if (!at) return false;
+    this.#remotes.set(peer, { peer, remote, wish: desk, at, isFar: true });
+    at.peer.send({ kind: 'remote-joined', remote });
+    return true;
+  }
+
+  /** A remote of another server, which has counted what it says, did something. */
+  farInput(peer: Peer, said: Extract<Said, { kind: 'input' }>): void {
+    this.#input(peer, said);
+  }
+
+  /** Another server says that a remote of this one is at its desk no more. */
+  leftBehind(id: string, desk: string): void {
+    for (const own of this.#remotes.values()) {
+      if (own.remote.id !== id || own.isFar || !own.at?.isFar || own.at.desk.id !== desk) continue;
+      own.at = null;
+      own.peer.send({ kind: 'gone' });
+      this.#settle(own.peer.setUp);
+    }
+  }
+
+  /** Hands on what a desk of another server says to a remote of this one. */
+  fromFar(id: string, message: Heard): void {
+    for (const { at, remote, peer, isFar } of this.#remotes.values()) {
+      if (remote.id === id && !isFar && at?.isFar) peer.send(message);
+    }
   }
 
   #take(peer: Peer, said: Said): Outcome {
@@ -110,14 +196,18 @@ export class Hub {
     for (const [other, known] of this.#desks) {
       if (other.setUp === peer.setUp && known.desk.id === desk.id) this.#endDesk(other);
     }
-    this.#desks.set(peer, { peer, desk, used: this.#nextUsed(), waiting: new Map() });
+    const since = this.#nextUsed();
+    const own: DeskPeer = { peer, desk, used: since, since, isFar: false, waiting: new Map() };
+    this.#desks.set(peer, own);
+    this.watcher?.here(toNear(own));
     this.#settle(peer.setUp);
     return TAKEN;
   }
 
   #join(peer: Peer, { desk, name, devices }: Extract<Said, { kind: 'join' }>): Outcome {
     this.#endRemote(peer);
-    const own: RemotePeer = { peer, remote: { id: randomUUID(), name, devices }, wish: desk, at: null };
+    const remote: Remote = { id: randomUUID(), name, devices };
+    const own: RemotePeer = { peer, remote, wish: desk, at: null, isFar: false };
     this.#remotes.set(peer, own);
     this.#settle(peer.setUp);
     if (!own.at) peer.send({ kind: 'gone' });
@@ -169,7 +259,11 @@ export class Hub {
     const desk = this.#desks.get(peer);
     if (!desk) return refused('Only a desk says this.');
     for (const { at, remote, peer: to } of this.#remotes.values()) {
-      if (at === desk && remote.id === id) to.send(message);
+      if (at !== desk || remote.id !== id) continue;
+      if (Buffer.byteLength(JSON.stringify(message)) > to.most) {
+        return refused(`This is too large for a remote at another server: at most ${to.most} bytes.`);
+      }
+      to.send(message);
     }
     return TAKEN;
   }
@@ -178,10 +272,13 @@ export class Hub {
     const desk = this.#desks.get(peer);
     if (!desk) return;
     this.#desks.delete(peer);
+    if (!desk.isFar) this.watcher?.away(desk.desk);
     for (const own of this.#remotes.values()) {
       if (own.at !== desk) continue;
       own.at = null;
       own.peer.send({ kind: 'gone' });
+      // Where it goes next its own server decides.
+      if (own.isFar) this.#remotes.delete(own.peer);
       // Also one that stays connected lets go of what they held.
       peer.send({ kind: 'remote-left', remote: own.remote.id });
     }
@@ -209,7 +306,8 @@ export class Hub {
   }
 
   #nextUsed(): number {
-    this.#used += 1;
+    // Rising also where two come in a millisecond.
+    this.#used = Math.max(this.#used + 1, Date.now());
     return this.#used;
   }
 
@@ -239,6 +337,10 @@ function maySay(rights: Rights, said: Said): boolean {
     case 'done':
       return false;
   }
+}
+
+function toNear({ peer: { setUp }, desk, used, since }: DeskPeer): NearDesk {
+  return { setUp, desk, used, since };
 }
 
 const TAKEN: Outcome = { kind: 'taken' };

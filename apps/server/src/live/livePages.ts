@@ -10,7 +10,7 @@ import type { Visitor } from '../access/access.ts';
 import { Problem, problemJson, toProblem } from '../problem/problem.ts';
 import type { News } from '../worker/messages.ts';
 import type { StoreClient } from '../worker/storeClient.ts';
-import { Hub, type Peer } from './hub.ts';
+import type { Hub, Peer } from './hub.ts';
 
 /**
  * A page that does not answer two of these is gone; proxies cut silent connections after a minute or more. A desk or a
@@ -50,7 +50,6 @@ interface LivePage extends Peer {
 /** The open pages: each is told of every edit after the revision it has. */
 export class LivePages {
   readonly #sockets = new WebSocketServer({ noServer: true, maxPayload: MOST_MESSAGE_BYTES });
-  readonly #hub = new Hub();
   readonly #open = new Set<LivePage>();
   readonly #pages = new Map<string, Set<LivePage>>();
   /** The newest revision that was told of, by set-up. */
@@ -63,13 +62,14 @@ export class LivePages {
     private readonly store: StoreClient,
     /** Who opens a connection; null where it may not be opened. */
     private readonly enter: (request: IncomingMessage) => Promise<Visitor | null>,
+    private readonly hub: Hub,
     private readonly log: Logger,
   ) {
     this.#heartbeats = [
-      setInterval(() => this.#beat((page) => !this.#hub.has(page)), HEARTBEAT_MS),
+      setInterval(() => this.#beat((page) => !this.hub.has(page)), HEARTBEAT_MS),
       // A paired browser is seen as long as it is connected.
       setInterval(() => this.forgotten(null), HEARTBEAT_MS),
-      setInterval(() => this.#beat((page) => this.#hub.has(page)), DESK_HEARTBEAT_MS),
+      setInterval(() => this.#beat((page) => this.hub.has(page)), DESK_HEARTBEAT_MS),
     ];
     this.#sockets.on('wsClientError', (_error, socket) => socket.destroy());
   }
@@ -162,6 +162,7 @@ export class LivePages {
       unanswered: 0,
       unexpected: 0,
       isBusy: () => socket.bufferedAmount > BUSY,
+      most: MOST_MESSAGE_BYTES,
       send: (message) => this.#sendText(page, JSON.stringify(message)),
     };
     this.#open.add(page);
@@ -171,7 +172,7 @@ export class LivePages {
       this.#open.delete(page);
       pages.delete(page);
       if (pages.size === 0) this.#pages.delete(setUp);
-      this.#hub.gone(page);
+      this.hub.gone(page);
     });
     socket.on('error', () => socket.terminate());
     socket.on('pong', () => {
@@ -184,7 +185,7 @@ export class LivePages {
 
   /** What a page says is for desks and remotes. One that says what nobody expects is told so, and let go if it goes on. */
   #heard(page: LivePage, text: string): void {
-    const outcome = this.#hub.heard(page, text);
+    const outcome = this.hub.heard(page, text);
     switch (outcome.kind) {
       case 'taken':
         return;

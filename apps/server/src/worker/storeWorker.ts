@@ -67,16 +67,18 @@ async function open() {
   const listener = new Notifications(
     settings.url,
     {
-      // Of an edit only that there is one: a notification holds 8,000 bytes at most.
-      [EDITS_CHANNEL]: (payload) => {
-        const [setUp = '', revision] = payload.split(' ');
-        heard(setUp, Number(revision));
+      channels: {
+        // Of an edit only that there is one: a notification holds 8,000 bytes at most.
+        [EDITS_CHANNEL]: (payload) => {
+          const [setUp = '', revision] = payload.split(' ');
+          heard(setUp, Number(revision));
+        },
+        [FORGOTTEN_CHANNEL]: forgotten,
       },
-      [FORGOTTEN_CHANNEL]: forgotten,
-    },
-    () => {
-      heard(null, null);
-      forgotten(null);
+      onBack: () => {
+        heard(null, null);
+        forgotten(null);
+      },
     },
     log,
   );

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { compile, INITIAL_STATE } from '../engine/index.ts';
 import { demoSetup } from '../setup/index.ts';
 import { arbitraryScenario, runAll } from '../testing/index.ts';
-import { heardSchema, MOST_MESSAGE_BYTES, type Panel, type ShownFace, saidSchema } from './messages.ts';
+import { heardSchema, type Panel, type ShownFace, saidSchema } from './messages.ts';
 import { panelOf } from './panelOf.ts';
 import { panelParts, panelWith, showsParts } from './parts.ts';
 import { RemoteClock } from './remoteClock.ts';
@@ -83,7 +83,7 @@ test('every panel of the demo, and all it shows, is a message', () => {
   }
 });
 
-test('the largest device, with the longest words, goes over in messages that are small enough', () => {
+test('the largest device, with the longest words, goes over in messages that are small enough, from one server to another too', () => {
   const setup = demoSetup();
   const [device] = setup.devices;
   const [control] = device?.controls ?? [];
@@ -108,11 +108,13 @@ test('the largest device, with the longest words, goes over in messages that are
     ...SHOWS_NOTHING,
     faces: Object.fromEntries(ids.map((id) => [id, face])),
     values: Object.fromEntries(ids.map((id) => [id, 0.123456789012])),
-    down: ids,
+    // As many as there are fingers at it.
+    down: ids.slice(0, 20),
   };
   const told = showsParts(shows);
   const bytes = (part: unknown) => Buffer.byteLength(JSON.stringify(part)) + 200;
-  expect(Math.max(...[...parts, ...told].map(bytes))).toBeLessThan(MOST_MESSAGE_BYTES);
+  // Also from one server to another: PostgreSQL takes notifications of fewer than 8,000 bytes.
+  expect(Math.max(...[...parts, ...told].map(bytes))).toBeLessThan(7600);
   expect(parts.reduce<Panel | null>(panelWith, null)).toEqual(panel);
   expect(told.reduce(showsAfter, SHOWS_NOTHING)).toEqual(shows);
 });

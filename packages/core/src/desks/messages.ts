@@ -73,7 +73,7 @@ export const shownFaceSchema = faceSchema.extend({
 /** What a control shows at the moment. */
 export type ShownFace = z.infer<typeof shownFaceSchema>;
 
-/** What a desk shows on a device. Only what changed is told; a face that is null is none any more. */
+/** What a desk shows on a device. Only what changed is told; a face or a value that is null is none any more. */
 export const showsSchema = z.strictObject({
   /** The program in front, by name; null where none is. */
   front: z.string().nullable().optional(),
@@ -81,14 +81,20 @@ export const showsSchema = z.strictObject({
   pages: z.array(z.string()).optional(),
   faces: z.record(idSchema, shownFaceSchema.nullable()).optional(),
   /** Where sliders and rings stand. */
-  values: z.record(idSchema, z.number()).optional(),
+  values: z.record(idSchema, z.number().nullable()).optional(),
   /** Controls that are down, whoever holds them. */
   down: z.array(idSchema).optional(),
 });
 /** What a desk shows on a device, or what changed of it. */
 export type Shows = z.infer<typeof showsSchema>;
 /** All that a desk shows on a device. */
-export type AllShown = { readonly [Part in keyof Shows]-?: Exclude<Shows[Part], undefined> };
+export interface AllShown {
+  readonly front: string | null;
+  readonly pages: string[];
+  readonly faces: Record<string, ShownFace>;
+  readonly values: Record<string, number>;
+  readonly down: string[];
+}
 
 /** The number of an input, so that the remote knows which was carried out. */
 const seq = z.int().min(0);

@@ -25,16 +25,13 @@ export function showsOf(compiled: Compiled, state: EngineState, device: Device):
 /** What changed from one to the other; null where nothing did. With nothing before, all of it. */
 export function showsChanged(before: AllShown | null, after: AllShown): Shows | null {
   if (!before) return after;
-  const faces: Record<string, ShownFace | null> = {};
-  for (const id of new Set([...Object.keys(before.faces), ...Object.keys(after.faces)])) {
-    const next = after.faces[id] ?? null;
-    if (!same(before.faces[id] ?? null, next)) faces[id] = next;
-  }
+  const faces = entriesChanged(before.faces, after.faces);
+  const values = entriesChanged(before.values, after.values);
   const changed: Shows = {
     ...(before.front !== after.front && { front: after.front }),
     ...(!same(before.pages, after.pages) && { pages: after.pages }),
-    ...(Object.keys(faces).length > 0 && { faces }),
-    ...(!same(before.values, after.values) && { values: after.values }),
+    ...(faces && { faces }),
+    ...(values && { values }),
     ...(!same(before.down, after.down) && { down: after.down }),
   };
   return Object.keys(changed).length > 0 ? changed : null;
@@ -42,9 +39,38 @@ export function showsChanged(before: AllShown | null, after: AllShown): Shows | 
 
 /** What is shown after a change was told. */
 export function showsAfter(before: AllShown, changed: Shows): AllShown {
-  const { front = before.front, pages = before.pages, values = before.values, down = before.down } = changed;
-  const faces = Object.entries({ ...before.faces, ...changed.faces }).filter(([, face]) => face !== null);
-  return { front, pages, faces: Object.fromEntries(faces), values, down };
+  const { front = before.front, pages = before.pages, down = before.down } = changed;
+  const faces = entriesAfter(before.faces, changed.faces);
+  const values = entriesAfter(before.values, changed.values);
+  return { front, pages, faces, values, down };
+}
+
+type Entries<Value> = Readonly<Record<string, Value>>;
+
+/** Entries that are others now, or null where they are gone; null where all are the same. */
+function entriesChanged<Value>(
+  before: Entries<Value>,
+  after: Entries<Value>,
+): Record<string, Value | null> | null {
+  const changed: Record<string, Value | null> = {};
+  for (const id of new Set([...Object.keys(before), ...Object.keys(after)])) {
+    const next = after[id] ?? null;
+    if (!same(before[id] ?? null, next)) changed[id] = next;
+  }
+  return Object.keys(changed).length > 0 ? changed : null;
+}
+
+/** Entries once a change of them was told. */
+function entriesAfter<Value>(
+  before: Entries<Value>,
+  changed: Entries<Value | null> = {},
+): Record<string, Value> {
+  const after: Record<string, Value> = { ...before };
+  for (const [id, value] of Object.entries(changed)) {
+    if (value === null) delete after[id];
+    else after[id] = value;
+  }
+  return after;
 }
 
 /** Before anything was told. */
