@@ -1,4 +1,6 @@
+import { randomUUID } from 'node:crypto';
 import type { Browser, Page } from '@playwright/test';
+import { slowLine } from './support/slowLine.ts';
 import { openTablet, type Tablet } from './support/tablet.ts';
 import { control, expect, expectAccessible, open, rehearsing, test } from './support/test.ts';
 
@@ -85,6 +87,62 @@ test('the server goes with a key held: it comes up, and what is pressed meanwhil
   await expect(account).toContainText('Ctrl');
   await expect(control(page, 'Pen tablet', 'Side key 2')).toHaveCount(0);
   await tablet.context.close();
+});
+
+/** What one key of the six pad does when it is tapped and when it is held, set as another browser would. */
+async function setTapAndHold(page: Page, address: string): Promise<void> {
+  const set = (trigger: 'press' | 'hold', shortcut: string) => ({
+    id: randomUUID(),
+    role: 'do',
+    author: { id: randomUUID(), name: 'Bench' },
+    base: 0,
+    edit: {
+      kind: 'set',
+      at: `profiles/everywhere/bindings/base/six-pad/key-1/${trigger}`,
+      fields: { behaviour: { kind: 'action', action: { kind: 'shortcut', shortcut }, style: 'tap' } },
+    },
+  });
+  const entries = [set('press', 'Ctrl+Alt+1'), set('hold', 'Ctrl+Alt+2')];
+  const answer = await page.request.post(`${address}/api/set-ups/saltmarsh/edits`, {
+    data: { after: 0, entries },
+  });
+  expect(await answer.json()).toMatchObject({ outcomes: [{ kind: 'saved' }, { kind: 'saved' }] });
+}
+
+test('a hold of 250 ms is one of the finger on the panel, over a network that takes 150 ms and now and then more', async ({
+  app,
+  page,
+  browser,
+}) => {
+  const line = await slowLine(app.address, 150);
+  await setTapAndHold(page, app.address);
+  const tablet = await joined(page, browser, line.address, 'six-pad');
+  const key = tablet.page.locator('[data-control=key-1]');
+  await expect(key).toBeVisible();
+  await expect(page.getByText('Six pad joined')).toBeVisible();
+  const account = page.getByRole('complementary', { name: 'What happened' }).getByRole('listitem').first();
+  const press = async (ms: number) => {
+    await tablet.press(1, key);
+    await tablet.page.waitForTimeout(ms);
+    await tablet.lift(1);
+  };
+  // A tap, by which the desk learns how long the network takes at least.
+  await press(40);
+  await expect(account).toContainText('Alt+1');
+  await press(600);
+  await expect(account).toContainText('Alt+2');
+  await press(40);
+  await expect(account).toContainText('Alt+1');
+  // The way down takes 450 ms longer than the way up: what comes in is 150 ms long, what was done 600.
+  line.setDelay(600);
+  await tablet.press(1, key);
+  await tablet.page.waitForTimeout(100);
+  line.setDelay(150);
+  await tablet.page.waitForTimeout(500);
+  await tablet.lift(1);
+  await expect(account).toContainText('Alt+2');
+  await tablet.context.close();
+  await line.close();
 });
 
 test('a press at one server reaches a desk at another; when that one ends with a key held, it comes up', async ({

@@ -106,7 +106,7 @@ export const ROOMS = [
   [web('practice')[0], [ROOT_FILES, ...ALL_OF_CORE, 'packages/session/src', ...web('pieces', 'app')], PAGE],
   [web('editors')[0], [ROOT_FILES, ...ALL_OF_CORE, ...web('pieces', 'app')], [...PAGE, '@dnd-kit']],
   // A view imports no other view.
-  ...['addDevice', 'board', 'panels', 'programs', 'rehearse', 'rig', 'settings'].map((view) => [
+  ...['addDevice', 'board', 'lend', 'panels', 'programs', 'rehearse', 'rig', 'settings'].map((view) => [
     `apps/web/src/views/${view}`,
     [ROOT_FILES, ...ALL_OF_CORE, ...web('pieces', 'app', 'practice', 'editors', 'workers')],
     [...PAGE, '@tanstack', 'chart.js'],

@@ -23,6 +23,7 @@ const RehearsePage = lazy(async () => ({
 const SettingsPage = lazy(async () => ({
   default: (await import('./views/settings/SettingsPage.tsx')).SettingsPage,
 }));
+const LendPage = lazy(async () => ({ default: (await import('./views/lend/LendPage.tsx')).LendPage }));
 const AddDevicePage = lazy(async () => ({
   default: (await import('./views/addDevice/AddDevicePage.tsx')).AddDevicePage,
 }));
@@ -77,6 +78,7 @@ function Views() {
         <Route path="rehearse" element={<RehearsePage />} />
         <Route path="settings" element={<SettingsPage />} />
         <Route path="add-device" element={<AddDevicePage />} />
+        <Route path="lend" element={<LendPage />} />
         <Route path="*" element={notFound} />
       </Route>
     </Routes>

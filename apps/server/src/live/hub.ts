@@ -5,8 +5,8 @@ import {
   MOST_MESSAGES,
   type Remote,
   type Rights,
-  type Said,
   saidSchema,
+  type Taken,
 } from '@nimble-lever/core/desks';
 
 /** A connection, as the hub needs it. */
@@ -79,6 +79,8 @@ export class Hub {
   readonly #desks = new Map<Peer, DeskPeer>();
   readonly #remotes = new Map<Peer, RemotePeer>();
   readonly #rates = new Map<Peer, { second: number; count: number }>();
+  /** Those that are told which desks there are. */
+  readonly #watching = new Set<Peer>();
   #used = 0;
 
   constructor(private readonly watcher: DeskWatcher | null = null) {}
@@ -111,6 +113,7 @@ export class Hub {
   /** A peer's connection is closed: whoever has to do with it is told. */
   gone(peer: Peer): void {
     this.#rates.delete(peer);
+    this.#watching.delete(peer);
     this.#endDesk(peer);
     this.#endRemote(peer);
   }
@@ -146,7 +149,7 @@ export class Hub {
   }
 
   /** A remote of another server, which has counted what it says, did something. */
-  farInput(peer: Peer, said: Extract<Said, { kind: 'input' }>): void {
+  farInput(peer: Peer, said: Extract<Taken, { kind: 'input' }>): void {
     this.#input(peer, said);
   }
 
@@ -167,7 +170,7 @@ export class Hub {
     }
   }
 
-  #take(peer: Peer, said: Said): Outcome {
+  #take(peer: Peer, said: Taken): Outcome {
     switch (said.kind) {
       case 'here':
         return this.#here(peer, said.desk);
@@ -180,6 +183,14 @@ export class Hub {
         return this.#toRemote(peer, said.remote, { kind: 'shows', device: said.device, shows: said.shows });
       case 'done':
         return this.#toRemote(peer, said.remote, { kind: 'done', seq: said.seq });
+      case 'account':
+        return this.#toRemote(peer, said.remote, { kind: 'account', lines: said.lines });
+      case 'windows':
+        return this.#toRemote(peer, said.remote, { kind: 'windows', windows: said.windows });
+      case 'which-desks':
+        this.#watching.add(peer);
+        this.#tellDesks(peer);
+        return TAKEN;
       case 'join':
         return this.#join(peer, said);
       case 'leave':
@@ -204,9 +215,9 @@ export class Hub {
     return TAKEN;
   }
 
-  #join(peer: Peer, { desk, name, devices }: Extract<Said, { kind: 'join' }>): Outcome {
+  #join(peer: Peer, { desk, name, devices, watches }: Extract<Taken, { kind: 'join' }>): Outcome {
     this.#endRemote(peer);
-    const remote: Remote = { id: randomUUID(), name, devices };
+    const remote: Remote = { id: randomUUID(), name, devices, watches };
     const own: RemotePeer = { peer, remote, wish: desk, at: null, isFar: false };
     this.#remotes.set(peer, own);
     this.#settle(peer.setUp);
@@ -214,7 +225,7 @@ export class Hub {
     return TAKEN;
   }
 
-  #input(peer: Peer, { seq, t, input }: Extract<Said, { kind: 'input' }>): Outcome {
+  #input(peer: Peer, { seq, t, input }: Extract<Taken, { kind: 'input' }>): Outcome {
     const own = this.#remotes.get(peer);
     if (!own) return refused('Join a desk first.');
     // It is on its way to being told; what was pressed meanwhile is not sent later.
@@ -293,8 +304,9 @@ export class Hub {
 
   /** Whoever waits for a desk joins one: the one that was asked for, else the one that was used last. */
   #settle(setUp: string): void {
-    const desks = [...this.#desks.values()].filter(({ peer }) => peer.setUp === setUp);
-    const newest = desks.toSorted((a, b) => b.used - a.used)[0];
+    for (const peer of this.#watching) if (peer.setUp === setUp) this.#tellDesks(peer);
+    const desks = this.#desksOf(setUp);
+    const [newest] = desks;
     for (const own of this.#remotes.values()) {
       if (own.at || own.peer.setUp !== setUp) continue;
       const desk = own.wish === null ? newest : desks.find(({ desk: { id } }) => id === own.wish);
@@ -303,6 +315,18 @@ export class Hub {
       own.peer.send({ kind: 'joined', desk: desk.desk });
       desk.peer.send({ kind: 'remote-joined', remote: own.remote });
     }
+  }
+
+  /** The desks of a set-up, the one that was used last first. */
+  #desksOf(setUp: string): readonly DeskPeer[] {
+    const own = [...this.#desks.values()].filter(({ peer }) => peer.setUp === setUp);
+    return own.toSorted((a, b) => b.used - a.used);
+  }
+
+  #tellDesks(peer: Peer): void {
+    // What a page is itself it knows.
+    const others = this.#desksOf(peer.setUp).filter((each) => each.peer !== peer);
+    peer.send({ kind: 'desks', desks: others.map(({ desk }) => desk) });
   }
 
   #nextUsed(): number {
@@ -322,11 +346,12 @@ export class Hub {
 }
 
 /** Whether a message may be said with some rights: those of a panel join with it, and nothing else. */
-function maySay(rights: Rights, said: Said): boolean {
+function maySay(rights: Rights, said: Taken): boolean {
   if (rights.may === 'everything') return true;
   switch (said.kind) {
     case 'join':
-      return said.devices.every((device) => device === rights.device);
+      // What happens at the desk besides is not this panel's to know.
+      return said.watches === 'panel' && said.devices.every((device) => device === rights.device);
     case 'leave':
     case 'input':
       return true;
@@ -335,6 +360,9 @@ function maySay(rights: Rights, said: Said): boolean {
     case 'panel':
     case 'shows':
     case 'done':
+    case 'account':
+    case 'windows':
+    case 'which-desks':
       return false;
   }
 }

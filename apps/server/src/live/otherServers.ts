@@ -142,6 +142,9 @@ export class OtherServers {
         case 'panel':
         case 'shows':
         case 'done':
+        case 'account':
+        case 'windows':
+        case 'desks':
         case 'hello':
         case 'refused':
           // A desk is told nothing of these.

@@ -62,6 +62,9 @@ export function PanelApp({ device }: { readonly device: string }) {
           sent.current.delete(message.seq);
           return control === undefined ? undefined : flash(control);
         }
+        case 'account':
+        case 'windows':
+        case 'desks':
         case 'hello':
         case 'refused':
         case 'remote-joined':

@@ -73,11 +73,14 @@ export function DeskStrip({ ownDevices, onOwnDevices }: Props) {
       {others.length > 0 && [desk(own ?? '', null), ...others.map((name) => desk(name, name))]}
       <span className="fill" />
       <span aria-live="polite" style={{ display: 'contents' }}>
-        {remotes.map(({ id, devices }) => (
-          <span key={id} className="state">
-            <Tablet size={14} aria-hidden /> {WORDS.joined(devices.map((own) => deviceOf(own)?.name ?? own))}
-          </span>
-        ))}
+        {remotes.map(({ id, name, devices }) => {
+          const names = devices.map((own) => deviceOf(own)?.name ?? own);
+          return (
+            <span key={id} className="state" title={names.join(', ')}>
+              <Tablet size={14} aria-hidden /> {WORDS.joined(names, name)}
+            </span>
+          );
+        })}
         {layers
           .filter((layer) => layer !== BASE_LAYER)
           .map((layer) => (

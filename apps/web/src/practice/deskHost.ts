@@ -1,37 +1,15 @@
-import {
-  type AllShown,
-  type Heard,
-  heardSchema,
-  panelOf,
-  panelParts,
-  type Remote,
-  type Said,
-  showsChanged,
-  showsOf,
-  showsParts,
-} from '@nimble-lever/core/desks';
-import type { Device } from '@nimble-lever/core/devices';
-import { shownPage } from '@nimble-lever/core/engine';
-import type { Page } from '@nimble-lever/core/setup';
+import { type Heard, heardSchema, type Remote, type Said } from '@nimble-lever/core/desks';
 import { Remotes } from '@nimble-lever/session';
 import { newUuid } from '../app/newUuid.ts';
-import { selectCompiled, selectSetup } from '../app/setup/selectors.ts';
 import type { AppStore, AppThunk } from '../app/store.ts';
+import { selectDesk } from './deskSlice.ts';
+import { accountTeller, panelTeller } from './deskTellers.ts';
 import { remotesChanged } from './remotesSlice.ts';
 
 /** What is shown is told at most so often: 60 times a second, in milliseconds. */
 const TELL_MS = 1000 / 60;
 /** Under which this tab keeps its desk's id: one that is loaded anew is the same desk. */
 const KEPT = 'nimble-lever.desk';
-
-/** What a remote was told of a device. */
-interface Told {
-  readonly device: Device;
-  /** The page that showed, and all pages as they were. */
-  readonly page: string | null;
-  readonly pages: readonly Page[];
-  readonly shows: AllShown;
-}
 
 /**
  * This page's practice desk is there for remotes from now on: what they press goes to the engine, what shows goes to
@@ -41,44 +19,19 @@ export const hostDesk =
   (store: Pick<AppStore, 'subscribe'>): AppThunk<() => void> =>
   (dispatch, getState, { session, clock, line }) => {
     const remotes = new Remotes(session, clock);
-    /** By remote, then device. */
-    const told = new Map<string, Map<string, Told>>();
+    /** What tells each remote what it was not told yet. */
+    const tellers = new Map<string, () => void>();
     const say = (message: Said) => line.say(message);
     const changed = () => void dispatch(remotesChanged(remotes.all));
 
-    /** Tells a remote what it was not told yet: its devices, and what changed of what they show. */
-    const tell = ({ id, devices }: Remote) => {
-      const setup = selectSetup(getState());
-      const compiled = selectCompiled(getState());
-      const { engine } = getState().engine;
-      const before = told.get(id) ?? new Map<string, Told>();
-      told.set(id, before);
-      for (const name of devices) {
-        const device = setup.devices.find((each) => each.id === name);
-        if (!device) continue;
-        const last = before.get(name);
-        const page = shownPage(compiled, engine, name);
-        const { pages } = setup;
-        if (last?.device !== device || last.page !== page || last.pages !== pages) {
-          const parts = panelParts(panelOf(setup, device, page));
-          for (const [i, panel] of parts.entries()) {
-            say({ kind: 'panel', remote: id, panel, more: i < parts.length - 1 });
-          }
-        }
-        const shows = showsOf(compiled, engine, device);
-        const news = showsChanged(last?.shows ?? null, shows);
-        for (const part of news ? showsParts(news) : []) {
-          say({ kind: 'shows', remote: id, device: name, shows: part });
-        }
-        before.set(name, { device, page, pages, shows });
-      }
-    };
+    const tellerOf = (remote: Remote) =>
+      remote.watches === 'panel' ? panelTeller(remote, getState, say) : accountTeller(remote, getState, say);
     let due: (() => void) | null = null;
     const later = () => {
       if (due || remotes.all.length === 0) return;
       due = clock.wakeAt(clock.now() + TELL_MS, () => {
         due = null;
-        for (const remote of remotes.all) tell(remote);
+        for (const tell of tellers.values()) tell();
       });
     };
 
@@ -86,13 +39,13 @@ export const hostDesk =
       switch (message.kind) {
         case 'remote-joined':
           remotes.join(message.remote);
-          told.delete(message.remote.id);
-          tell(message.remote);
+          tellers.set(message.remote.id, tellerOf(message.remote));
+          tellers.get(message.remote.id)?.();
           changed();
           return true;
         case 'remote-left':
           remotes.leave(message.remote);
-          told.delete(message.remote);
+          tellers.delete(message.remote);
           changed();
           return true;
         case 'remote-input':
@@ -106,6 +59,9 @@ export const hostDesk =
         case 'panel':
         case 'shows':
         case 'done':
+        case 'account':
+        case 'windows':
+        case 'desks':
         case 'hello':
         case 'refused':
           // Of the desk itself the server says nothing.
@@ -114,7 +70,7 @@ export const hostDesk =
     };
     const letGo = () => {
       remotes.leaveAll();
-      told.clear();
+      tellers.clear();
       changed();
     };
     const end = line.use({
@@ -127,13 +83,15 @@ export const hostDesk =
         return message !== undefined && take(message);
       },
     });
-    let seen = getState().engine.engine;
-    let setup = getState().setup.setup;
+    const shown = () => {
+      const { engine, setup } = getState();
+      return [engine.engine, setup.setup, selectDesk(getState()).order, selectDesk(getState()).active];
+    };
+    let seen = shown();
     const unsubscribe = store.subscribe(() => {
-      const { engine, setup: now } = getState();
-      if (engine.engine === seen && now.setup === setup) return;
-      seen = engine.engine;
-      setup = now.setup;
+      const now = shown();
+      if (now.every((each, i) => each === seen[i])) return;
+      seen = now;
       later();
     });
     return () => {

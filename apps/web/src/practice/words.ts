@@ -13,7 +13,8 @@ export const WORDS = {
   now: 'What lasts now',
   thisComputer: 'This computer',
   // What lasts now, above the desk.
-  joined: (devices: readonly string[]) => `${devices.join(', ')} joined`,
+  joined: (devices: readonly string[], by: string) =>
+    devices.length > 2 ? `${devices.length} devices of ${by} joined` : `${devices.join(', ')} joined`,
   layer: (name: string) => `Layer ${name}`,
   pages: (device: string, names: readonly string[]) => `${device}: ${names.join(' › ')}`,
   speed: (device: string, factor: string) => `${device}: speed ×${factor}`,

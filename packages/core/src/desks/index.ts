@@ -1,5 +1,6 @@
 export { type FaceNow, facesNow } from './facesNow.ts';
 export {
+  type AccountLine,
   type AllShown,
   type Desk,
   deskSchema,
@@ -7,8 +8,10 @@ export {
   heardSchema,
   type Input,
   inputSchema,
+  MOST_DEVICES,
   MOST_MESSAGE_BYTES,
   MOST_MESSAGES,
+  type OpenWindow,
   type Panel,
   panelSchema,
   type Remote,
@@ -18,6 +21,7 @@ export {
   type Shows,
   saidSchema,
   showsSchema,
+  type Taken,
 } from './messages.ts';
 export {
   CODE_SECONDS,

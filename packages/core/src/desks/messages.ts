@@ -8,7 +8,7 @@ export const MOST_MESSAGE_BYTES = 65_536;
 /** How many messages a second one sender may send. */
 export const MOST_MESSAGES = 2000;
 /** A remote has at most so many devices with it. */
-const MOST_DEVICES = 20;
+export const MOST_DEVICES = 20;
 
 /** What a desk is: the practice desk of a page, or a computer. */
 export const DESK_KINDS = ['practice', 'computer'] as const;
@@ -17,11 +17,14 @@ export const deskSchema = z.strictObject({ id: z.uuid(), name: nameSchema, kind:
 /** A desk as remotes are told of it. */
 export type Desk = z.infer<typeof deskSchema>;
 
+/** What a remote is told: how its devices look and what they show, or what comes of what it does. */
+export const WATCHES = ['panel', 'account'] as const;
 /** What takes part at a desk from elsewhere, and what it has with it. */
 export const remoteSchema = z.strictObject({
   id: z.uuid(),
   name: nameSchema,
   devices: z.array(idSchema).min(1).max(MOST_DEVICES),
+  watches: z.enum(WATCHES).default('panel'),
 });
 /** A remote as its desk is told of it. */
 export type Remote = z.infer<typeof remoteSchema>;
@@ -96,6 +99,24 @@ export interface AllShown {
   readonly down: string[];
 }
 
+/** A text that a desk puts into words; cut where it would be longer. */
+const wordsSchema = z.string().max(400);
+/** One thing that happened at a desk, in words: who did what, what was sent, and why. */
+export const accountLineSchema = z.strictObject({
+  subject: wordsSchema,
+  did: wordsSchema,
+  sent: z.array(wordsSchema).max(12),
+  why: wordsSchema,
+});
+/** One thing that happened at a desk, in words. */
+export type AccountLine = z.infer<typeof accountLineSchema>;
+/** A window of a desk. */
+export const openWindowSchema = z.strictObject({ title: wordsSchema, isInFront: z.boolean() });
+/** A window of a desk. */
+export type OpenWindow = z.infer<typeof openWindowSchema>;
+/** So many lines, or windows, are told at a time. */
+const MOST_LINES = 20;
+
 /** The number of an input, so that the remote knows which was carried out. */
 const seq = z.int().min(0);
 /** By the remote's own clock: milliseconds. */
@@ -112,18 +133,27 @@ export const saidSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('panel'), remote, panel: panelSchema, more: z.boolean() }),
   z.strictObject({ kind: z.literal('shows'), remote, device: idSchema, shows: showsSchema }),
   z.strictObject({ kind: z.literal('done'), remote, seq }),
+  /** What happened, oldest first, to one that watches that. */
+  z.strictObject({ kind: z.literal('account'), remote, lines: z.array(accountLineSchema).max(MOST_LINES) }),
+  /** The windows that are open, all of them. */
+  z.strictObject({ kind: z.literal('windows'), remote, windows: z.array(openWindowSchema).max(MOST_LINES) }),
+  /** It is told which desks there are, now and whenever that changes. */
+  z.strictObject({ kind: z.literal('which-desks') }),
   /** It takes part at a desk; null: the one that was used last. Where there is none, as soon as there is. */
   z.strictObject({
     kind: z.literal('join'),
     desk: z.uuid().nullable(),
     name: nameSchema,
     devices: remoteSchema.shape.devices,
+    watches: remoteSchema.shape.watches,
   }),
   z.strictObject({ kind: z.literal('leave') }),
   z.strictObject({ kind: z.literal('input'), seq, t, input: inputSchema }),
 ]);
 /** What a page says to the server. */
-export type Said = z.infer<typeof saidSchema>;
+export type Said = z.input<typeof saidSchema>;
+/** The same, as the server takes it. */
+export type Taken = z.infer<typeof saidSchema>;
 
 /** What the server says about desks, in its own words or a desk's or a remote's. */
 export const heardSchema = z.discriminatedUnion('kind', [
@@ -138,6 +168,10 @@ export const heardSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('panel'), panel: panelSchema, more: z.boolean() }),
   z.object({ kind: z.literal('shows'), device: idSchema, shows: showsSchema }),
   z.object({ kind: z.literal('done'), seq }),
+  z.object({ kind: z.literal('account'), lines: z.array(accountLineSchema) }),
+  z.object({ kind: z.literal('windows'), windows: z.array(openWindowSchema) }),
+  /** The one that was used last comes first. */
+  z.object({ kind: z.literal('desks'), desks: z.array(deskSchema) }),
   z.object({ kind: z.literal('hello'), version: z.number() }),
   z.object({ kind: z.literal('refused'), detail: z.string() }),
 ]);

@@ -27,6 +27,7 @@ const PLACES: readonly (readonly [name: string, path: string, also: string])[] =
   [WORDS.places.intents, '/programs?tab=intents', 'ideas rename merge'],
   [WORDS.panels, '/panels', 'pages folders sets faces keys drawing'],
   [WORDS.rehearse, '/rehearse', 'practice try test'],
+  [WORDS.lend, '/lend', 'use this browser at another desk remote'],
   [WORDS.settings, '/settings', 'options preferences'],
   [WORDS.places.keyboard, '/settings', 'layout language keys'],
   [WORDS.places.platform, '/settings', 'system windows mac linux'],

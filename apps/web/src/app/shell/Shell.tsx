@@ -78,6 +78,7 @@ const TITLES: ReadonlyMap<string, string> = new Map([
   ['/rehearse', WORDS.rehearse],
   ['/settings', WORDS.settings],
   ['/add-device', WORDS.addDevice],
+  ['/lend', WORDS.lend],
 ]);
 
 /** Above every view: where one is, what is in front, whether all is saved. */

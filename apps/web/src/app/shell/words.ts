@@ -9,6 +9,7 @@ export const WORDS = {
   rehearse: 'Rehearse',
   settings: 'Settings',
   addDevice: 'Add a device',
+  lend: 'Lend devices',
   inFront: 'In front:',
   nothing: 'nothing',
   pinned: 'Pinned:',

@@ -1,6 +1,6 @@
 import type { Explanation } from '@nimble-lever/core/engine';
-import { sentOf } from '@nimble-lever/core/words';
 import type { Happening, Ran } from '../../app/engine/engineSlice.ts';
+import { isWorthTelling } from '../../app/engine/worthTelling.ts';
 
 /** Turns of one control this close together are told as one: milliseconds. */
 const TOGETHER_MS = 700;
@@ -27,22 +27,6 @@ export function accountItems(happenings: readonly Happening[]): readonly Account
     else items.push({ key: explanation.seq, explanation, ran: countRan([], ran) });
   }
   return items.toReversed();
-}
-
-/**
- * What would only fill the account: a press that waits to become something, the pointer's way, releases that say
- * nothing.
- */
-function isWorthTelling({ outcome, event, changes, strokes }: Explanation): boolean {
-  if (outcome.kind === 'released') {
-    // Something is sent by the release itself: that style, or an item of a menu that is let go on.
-    const chose = changes.some(({ kind }) => kind === 'radial-closed');
-    return outcome.silent || chose || sentOf(strokes).length > 0;
-  }
-  if (event.kind === 'edited') return changes.length > 0;
-  // The pointer's way is no news; what it nudged is.
-  if (outcome.kind === 'moved') return outcome.nudged.length > 0 || changes.length > 0;
-  return outcome.kind !== 'noted' && outcome.kind !== 'waiting';
 }
 
 /** Two neighbours told as one, where they belong together; null where they do not. */

@@ -2,6 +2,7 @@ import { styled } from '@mui/material/styles';
 import type { Device } from '@nimble-lever/core/devices';
 import { itemAt, moveTo } from '@nimble-lever/core/setup';
 import { BatteryLow, BatteryMedium, ChevronDown, ChevronUp, Plug, Unplug } from 'lucide-react';
+import { Link } from 'react-router';
 import { makeEdit } from '../../app/setup/edits.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { selectSimulated, simulatedDevice } from '../../practice/devices/simulatedSlice.ts';
@@ -64,6 +65,7 @@ const Box = styled('nav')(({ theme: { vars } }) => ({
   },
   '& .moves button:hover:not(:disabled)': { backgroundColor: vars?.palette.tokens.sunk },
   '& .moves button:disabled': { opacity: 0.35, cursor: 'default' },
+  '& .lend': { display: 'block', marginTop: 8, fontSize: 12, color: vars?.palette.text.secondary },
   '& footer': { flex: 'none', padding: '8px 12px 12px', borderTop: `1px solid ${vars?.palette.divider}` },
 }));
 
@@ -124,6 +126,9 @@ export function DeviceList({ devices, selected, onSelect }: Props) {
       {/* Below the list, which scrolls: adding is in the same place with one device and with thirty. } */}
       <footer>
         <AddDevice current={devices.find(({ id }) => id === selected) ?? null} onAdded={onSelect} />
+        <Link to="/lend" className="lend">
+          {WORDS.lend}
+        </Link>
       </footer>
     </Box>
   );

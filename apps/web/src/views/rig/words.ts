@@ -61,6 +61,7 @@ export const WORDS = {
   forget: (id: string) => `Hear it no longer as ${id}`,
   removeControl: (name: string) => `Remove ${name}`,
   // Finding a control by using it. What was not recognised is told with what one can do about it.
+  lend: 'Use this browser’s devices at…',
   find: 'Find a control',
   showOnBoard: 'Show on the Board',
   assign: 'Assign…',
