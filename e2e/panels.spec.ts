@@ -143,6 +143,57 @@ test('a page is built from nothing by hand, and a tablet shows and uses it at on
   await tablet.context.close();
 });
 
+test('an XY pad sends both of its values, from a tablet too, and steps by each of its ways', async ({
+  app,
+  quietPage: page,
+  browser,
+}) => {
+  test.slow();
+  await open(page, app.address, 'panels?device=wall-panel&profile=larkframe');
+  await newPageOf(page, 'Light');
+  await draws(page, 'XY pad');
+  await drag(page, GRID, [0, 0], [1, 1]);
+  await expect(said(page)).toContainText('XY pad, 2 × 2');
+  // Each way is one to bind, with its steps.
+  const way = side(page).getByRole('combobox', { name: 'How it is used' });
+  const bind = async (name: string, what: string) => {
+    await way.click();
+    await page.getByRole('option', { name, exact: true }).click();
+    await expect(page.locator('.MuiPopover-root')).toHaveCount(0);
+    await does(page, what);
+    await saved(page);
+  };
+  await bind('Left and right', 'OSC');
+  await bind('A step up', 'Onion skin');
+  for (const colorScheme of ['dark', 'light'] as const) {
+    await page.emulateMedia({ colorScheme });
+    await expectAccessible(page);
+  }
+  await page.getByRole('treeitem', { name: /^Home/ }).click();
+  await cellOf(page, 'cell-9').click();
+  await does(page, 'Open Light');
+  await saved(page);
+  await page.getByRole('link', { name: 'Rehearse' }).click();
+  await rehearsing(page);
+  const tablet = await openTablet(browser, app.address, 'wall-panel');
+  await tablet.page.getByRole('button', { name: /^Cell 9/ }).tap();
+  const pad = tablet.page.getByRole('button', { name: /^XY pad 1/ });
+  await expect(pad).toBeVisible();
+  const account = page.getByRole('complementary', { name: 'What happened' });
+  await tablet.press(1, pad);
+  await tablet.drag(1, pad, 0.9, 0.55);
+  await expect(account).toContainText('xy pad 1 across to 90 %');
+  await tablet.drag(1, pad, 0.9, 0.4);
+  await expect(account).toContainText('xy pad 1 up to 60 %');
+  await expect(page.getByText('Onion skin on')).toBeVisible();
+  await tablet.lift(1);
+  // By keys, too, and what stands at the desk shows on the tablet.
+  await pad.focus();
+  await tablet.page.keyboard.press('Shift+ArrowLeft');
+  await expect(account).toContainText('xy pad 1 across to 85 %');
+  await tablet.context.close();
+});
+
 test('cells become a folder by one key, go to other pages, are copied and taken away; all of it undone', async ({
   app,
   quietPage: page,

@@ -23,7 +23,8 @@ function desk(setup: Setup) {
   });
   session.use(setup);
   const remotes = new Remotes(session, clock);
-  const join = (id: string, ...devices: string[]) => remotes.join({ id, name: 'Tablet', devices, watches: 'panel' });
+  const join = (id: string, ...devices: string[]) =>
+    remotes.join({ id, name: 'Tablet', devices, watches: 'panel' });
   return { clock, session, remotes, join, sent: () => short({ strokes }) };
 }
 

@@ -235,7 +235,8 @@ export class Hub {
     }
     own.at.used = this.#nextUsed();
     const message = { kind: 'remote-input', remote: own.remote.id, seq, t, input } as const;
-    const key = `${own.remote.id} ${input.device}/${input.control}`;
+    const way = input.kind === 'position' ? (input.axis ?? '') : '';
+    const key = `${own.remote.id} ${input.device}/${input.control} ${way}`;
     if (input.kind === 'position' && own.at.peer.isBusy()) {
       this.#wait(own.at, key, message);
       return TAKEN;

@@ -1,4 +1,4 @@
-import { isPlus, isPressed, oppositeOf } from '@nimble-lever/core/devices';
+import { isPlus, isPressed, oppositeOf, wayOf } from '@nimble-lever/core/devices';
 import {
   type Action,
   acting,
@@ -57,7 +57,7 @@ export function slotTarget({ setup, slot, profile, programName, setBehaviour }: 
     action: binding?.behaviour.kind === 'action' ? binding.behaviour.action : null,
     device: slot.device,
     latched: style === 'latch',
-    onlyMessages: slot.trigger === 'slide',
+    onlyMessages: wayOf(slot.trigger) === 'slide',
     pair: opposite && { isPlus: isPlus(slot.trigger), set: setPair },
     setAction,
   };

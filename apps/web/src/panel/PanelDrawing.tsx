@@ -23,6 +23,7 @@ export function PanelDrawing({ panel, shows, isAway, done, onInput }: Props) {
   const controls = useMemo(() => panel.controls.map((control) => controlOf(control)), [panel]);
   const [pressed, setPressed] = useState<ReadonlySet<string>>(new Set());
   const [places, setPlaces] = useState<Readonly<Record<string, number>>>({});
+  const [aside, setAside] = useState<Readonly<Record<string, number>>>({});
   const [angles, setAngles] = useState<Readonly<Record<string, number>>>({});
   const press = ({ id: control }: Control, kind: 'down' | 'up') => {
     // What is not carried out must not look as if it were.
@@ -67,6 +68,7 @@ export function PanelDrawing({ panel, shows, isAway, done, onInput }: Props) {
               onReached={() => undefined}
               angle={angles[id] ?? 0}
               value={places[id] ?? shows.values[id] ?? 0}
+              across={aside[id] ?? shows.across[id] ?? 0}
               face={
                 (face || isLookedAt(control)) && !control.cell?.seeThrough ? (
                   <PanelFace
@@ -85,9 +87,10 @@ export function PanelDrawing({ panel, shows, isAway, done, onInput }: Props) {
                 setAngles((before) => ({ ...before, [id]: (before[id] ?? 0) + degrees }));
                 onInput({ kind: 'turn', device, control: id, unit, amount });
               }}
-              onPosition={(_each, value) => {
-                setPlaces((before) => ({ ...before, [id]: value }));
-                onInput({ kind: 'position', device, control: id, value });
+              onPosition={(_each, value, axis) => {
+                const keep = axis ? setAside : setPlaces;
+                keep((before) => ({ ...before, [id]: value }));
+                onInput({ kind: 'position', device, control: id, value, ...(axis && { axis }) });
               }}
             />
           </g>

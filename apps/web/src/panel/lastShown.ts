@@ -18,10 +18,16 @@ const keptSchema = z.object({ panel: panelSchema, shows: showsSchema });
 const keyOf = (device: string) => `nimble-lever.panel.${device}`;
 
 /** Keeps how a panel looks, for a start while there is no desk. Where there is no room for it, it is not kept. */
-export function keepLast(device: string, { panel, shows: { front, pages, faces, values } }: LastShown): void {
+export function keepLast(
+  device: string,
+  { panel, shows: { front, pages, faces, values, across } }: LastShown,
+): void {
   try {
     // What was down then is not down any more.
-    localStorage.setItem(keyOf(device), JSON.stringify({ panel, shows: { front, pages, faces, values } }));
+    localStorage.setItem(
+      keyOf(device),
+      JSON.stringify({ panel, shows: { front, pages, faces, values, across } }),
+    );
   } catch {
     // Private windows and full stores: the panel is drawn as soon as there is a desk.
   }

@@ -25,7 +25,7 @@ export class PanelLine {
   #seq = 0;
   #closed = false;
   #retry: ReturnType<typeof setTimeout> | undefined;
-  /** Values that wait for the next frame, the newest of each control. */
+  /** Values that wait for the next frame, the newest of each control and way. */
   readonly #values = new Map<string, Extract<Input, { kind: 'position' }>>();
   #frame = 0;
 
@@ -58,7 +58,7 @@ export class PanelLine {
       this.#sendValues();
       return this.#sendNow(input);
     }
-    this.#values.set(input.control, input);
+    this.#values.set(`${input.control} ${input.axis ?? ''}`, input);
     if (this.#frame === 0) this.#frame = requestAnimationFrame(() => this.#sendValues());
     return null;
   }

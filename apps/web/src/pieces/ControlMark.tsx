@@ -1,8 +1,8 @@
 import { type Control, triggersOf } from '@nimble-lever/core/devices';
 import { type KeyboardEvent, type PointerEvent, type ReactNode, useEffect, useRef } from 'react';
-import { isPlaced, placeAt, placeByKey } from './positionGestures.ts';
+import { acrossByKey, isPlaced, placeAcross, placeAt, placeByKey } from './positionGestures.ts';
 import { alongStrip, angleBetween, centreOf, isStrip, wheelTurn } from './rotorGestures.ts';
-import { ShapeMark, SliderMark, StripMark } from './ShapeMark.tsx';
+import { ShapeMark, SliderMark, StripMark, XyMark } from './ShapeMark.tsx';
 
 /** How a finger can be done. */
 const ENDS = ['pointerup', 'pointercancel'] as const;
@@ -12,8 +12,8 @@ export interface DeviceHandlers {
   onDown(control: Control): void;
   onUp(control: Control): void;
   onTurn(control: Control, unit: 'degrees' | 'detents', amount: number): void;
-  /** A spring ring or a slider is at a place; a ring let go is at 0. */
-  onPosition(control: Control, value: number): void;
+  /** A spring ring or a slider is at a place, of its one way or of its way across; a ring let go is at 0. */
+  onPosition(control: Control, value: number, axis?: 'across'): void;
   /** The hand is put on a control that turns, or taken off it. */
   onTouch?: (control: Control, touches: boolean) => void;
   /** The hand moves while it presses a control: pixels. */
@@ -36,6 +36,8 @@ interface MarkProps extends DeviceHandlers {
   readonly angle: number;
   /** Where it is: −7 to 7 for a ring, 0 to 1 for a slider. */
   readonly value: number;
+  /** Where one is that slides two ways, from left to right: 0 to 1. */
+  readonly across: number;
   /** What is drawn on it. */
   readonly face: ReactNode;
 }
@@ -44,7 +46,7 @@ interface MarkProps extends DeviceHandlers {
  * A control that can be pressed, turned, pushed and moved by pointer and by keys; one focus stop, whatever it can do.
  */
 export function ControlMark(props: MarkProps) {
-  const { control, label, lit, selected, angle, value } = props;
+  const { control, label, lit, selected, angle, value, across } = props;
   const { onDown, onUp, onTurn, onTouch, onPosition, onMove } = props;
   const element = useRef<SVGGElement>(null);
   // A phrase is said by pressing it.
@@ -107,6 +109,7 @@ export function ControlMark(props: MarkProps) {
     if (turns) onTouch?.(control, true);
     if (pressing) onDown(control);
     if (control.slider) onPosition(control, placeAt(control, faceOf(event), drag.current, drag.current));
+    if (control.across) onPosition(control, placeAcross(faceOf(event), drag.current), 'across');
   };
   const onPointerMove = (event: PointerEvent<SVGGElement>) => {
     const from = drag.current;
@@ -115,6 +118,10 @@ export function ControlMark(props: MarkProps) {
     if (isPlaced(control)) {
       const next = placeAt(control, faceOf(event), from, to);
       if (next !== value) onPosition(control, next);
+    }
+    if (control.across) {
+      const next = placeAcross(faceOf(event), to);
+      if (next !== across) onPosition(control, next, 'across');
     }
     if (from.pressing) {
       drag.current = { ...from, ...to };
@@ -141,6 +148,13 @@ export function ControlMark(props: MarkProps) {
   const onKeyDown = (event: KeyboardEvent) => {
     // Shortcuts are the page's.
     if (event.ctrlKey || event.altKey || event.metaKey) return;
+    const aside = control.across ? acrossByKey(across, event) : null;
+    if (aside !== null) {
+      event.preventDefault();
+      event.stopPropagation();
+      onPosition(control, aside, 'across');
+      return;
+    }
     const place = isPlaced(control) ? placeByKey(control, value, event.key) : null;
     if (place !== null) {
       event.preventDefault();
@@ -197,7 +211,8 @@ export function ControlMark(props: MarkProps) {
           <ShapeMark shape={control.cap} className="cap" />
         </g>
       )}
-      {control.slider && <SliderMark shape={control.shape} value={value} />}
+      {control.slider && !control.across && <SliderMark shape={control.shape} value={value} />}
+      {control.across && <XyMark shape={control.shape} value={value} across={across} />}
       {isStrip(control) && <StripMark shape={control.shape} angle={angle} />}
       {control.cap?.kind === 'circle' && (
         <circle

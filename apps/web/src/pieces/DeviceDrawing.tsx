@@ -15,6 +15,8 @@ interface Props extends DeviceHandlers {
   readonly angles: Readonly<Record<string, number>>;
   /** Where each spring ring and slider is. */
   readonly values: Readonly<Record<string, number>>;
+  /** Where those are that slide two ways, from left to right. */
+  readonly across?: Readonly<Record<string, number>>;
   /** What a control carries, drawn on it; handed in, so that a drawing without faces brings no icons with it. */
   readonly faceOf?: (control: Control) => ReactNode;
   /** What lies on the device's body and under its controls, in its millimetres; it may reach beyond. */
@@ -61,6 +63,7 @@ export function DeviceDrawing({
   selected,
   angles,
   values,
+  across = {},
   faceOf,
   under,
   over,
@@ -111,6 +114,7 @@ export function DeviceDrawing({
           onReached={setReached}
           angle={angles[control.id] ?? 0}
           value={values[control.id] ?? 0}
+          across={across[control.id] ?? 0}
           face={faceOf?.(control) ?? null}
           {...handlers}
         />

@@ -27,6 +27,33 @@ export function SliderMark({ shape, value }: { readonly shape: Shape; readonly v
   );
 }
 
+/** Of the knob of what slides two ways: millimetres, at most so much of the shorter side. */
+const KNOB = 3.5;
+const KNOB_PART = 0.12;
+
+/** Where something stands that slides two ways: a knob, with lines to where it is of each. */
+export function XyMark({
+  shape,
+  value,
+  across,
+}: {
+  readonly shape: Shape;
+  readonly value: number;
+  readonly across: number;
+}) {
+  if (shape.kind !== 'rect') return null;
+  const { x, y, width, height } = shape;
+  const r = Math.min(KNOB, KNOB_PART * Math.min(width, height));
+  const cx = x + r + across * (width - 2 * r);
+  const cy = y + height - r - value * (height - 2 * r);
+  return (
+    <>
+      <path className="ticks" d={`M${x} ${cy}h${width}M${cx} ${y}v${height}`} />
+      <circle className="mark bar" cx={cx} cy={cy} r={r} />
+    </>
+  );
+}
+
 /** Marks across a strip that is turned by moving along it: they go with the finger. */
 export function StripMark({ shape, angle }: { readonly shape: Shape; readonly angle: number }) {
   if (shape.kind !== 'rect') return null;

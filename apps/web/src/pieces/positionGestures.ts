@@ -18,8 +18,24 @@ export function placeAt(control: Control, element: Element, from: Point, to: Poi
     return within(Math.round(degrees / POSITION_DEGREES), control.spring.rates.length);
   }
   const { left, top, width, height } = element.getBoundingClientRect();
-  const value = height >= width ? 1 - (to.y - top) / height : (to.x - left) / width;
+  const value = control.across || height >= width ? 1 - (to.y - top) / height : (to.x - left) / width;
   return Math.max(0, Math.min(1, value));
+}
+
+/** Where a pointer puts a control that slides two ways, from left to right. */
+export function placeAcross(element: Element, { x }: Point): number {
+  const { left, width } = element.getBoundingClientRect();
+  return Math.max(0, Math.min(1, (x - left) / width));
+}
+
+/** Where Left or Right, with Shift, puts it; null for other keys. */
+export function acrossByKey(
+  at: number,
+  { key, shiftKey }: { key: string; shiftKey: boolean },
+): number | null {
+  const direction = { ArrowRight: 1, ArrowLeft: -1 }[key];
+  if (direction === undefined || !shiftKey) return null;
+  return Math.max(0, Math.min(1, Math.round((at + direction * SLIDER_STEP) * 100) / 100));
 }
 
 /** Where Up or Down puts a control from where it is; null for other keys: Left and Right go to its neighbours. */

@@ -55,6 +55,7 @@ export const panelSchema = deviceSchema
         rotor: true,
         spring: true,
         slider: true,
+        across: true,
         cell: true,
       }),
     ),
@@ -85,6 +86,8 @@ export const showsSchema = z.strictObject({
   faces: z.record(idSchema, shownFaceSchema.nullable()).optional(),
   /** Where sliders and rings stand. */
   values: z.record(idSchema, z.number().nullable()).optional(),
+  /** The same from left to right, of those that slide two ways. */
+  across: z.record(idSchema, z.number().nullable()).optional(),
   /** Controls that are down, whoever holds them. */
   down: z.array(idSchema).optional(),
 });
@@ -96,6 +99,7 @@ export interface AllShown {
   readonly pages: string[];
   readonly faces: Record<string, ShownFace>;
   readonly values: Record<string, number>;
+  readonly across: Record<string, number>;
   readonly down: string[];
 }
 

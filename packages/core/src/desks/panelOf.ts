@@ -29,9 +29,10 @@ export function panelOf({ pages }: Pick<Setup, 'pages'>, device: Device, page: s
         rotor,
         spring,
         slider,
+        across,
         cell,
       } = tunedControl(control, settings);
-      return { id: own, name: called, kind, shape, cap, canPress, rotor, spring, slider, cell };
+      return { id: own, name: called, kind, shape, cap, canPress, rotor, spring, slider, across, cell };
     }),
   };
 }

@@ -20,22 +20,20 @@ export function panelWith(before: Panel | null, part: Panel): Panel {
 }
 
 /** What is shown in parts that fit into a message each; told one after the other they come to the whole. */
-export function showsParts({ values = {}, down, faces = {}, ...rest }: Shows): readonly Shows[] {
+export function showsParts({ values = {}, across = {}, down, faces = {}, ...rest }: Shows): readonly Shows[] {
   const pieces: Shows[] = [
     ...(Object.keys(rest).length > 0 ? [rest] : []),
     ...(down ? [{ down }] : []),
     ...Object.entries(values).map(([id, value]) => ({ values: { [id]: value } })),
+    ...Object.entries(across).map(([id, value]) => ({ across: { [id]: value } })),
     ...Object.entries(faces).map(([id, face]) => ({ faces: { [id]: face } })),
   ];
   return packed(pieces, MOST_BYTES).map((part) => {
-    const told = Object.assign({}, ...part.map((piece) => piece.faces));
-    const stand = Object.assign({}, ...part.map((piece) => piece.values));
-    return Object.assign(
-      {},
-      ...part,
-      Object.keys(stand).length > 0 && { values: stand },
-      Object.keys(told).length > 0 && { faces: told },
-    );
+    const together = (name: 'values' | 'across' | 'faces') => {
+      const entries = Object.assign({}, ...part.map((piece) => piece[name]));
+      return Object.keys(entries).length > 0 && { [name]: entries };
+    };
+    return Object.assign({}, ...part, together('values'), together('across'), together('faces'));
   });
 }
 

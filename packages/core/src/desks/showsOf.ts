@@ -1,5 +1,12 @@
 import { controlsOn, type Device } from '../devices/index.ts';
-import { type Compiled, controlKey, type EngineState, pagesOn, shownPage } from '../engine/index.ts';
+import {
+  type Compiled,
+  controlKey,
+  type EngineState,
+  pagesOn,
+  shownPage,
+  sliderKey,
+} from '../engine/index.ts';
 import { programName } from '../words/index.ts';
 import { facesNow } from './facesNow.ts';
 import type { AllShown, ShownFace, Shows } from './messages.ts';
@@ -11,15 +18,19 @@ export function showsOf(compiled: Compiled, state: EngineState, device: Device):
   for (const [control, { resolution: _why, ...face }] of facesNow(compiled, state, device))
     faces[control] = face;
   const values: Record<string, number> = {};
+  const across: Record<string, number> = {};
   const down: string[] = [];
   for (const { id } of controlsOn(device, shownPage(compiled, state, device.id))) {
     const key = controlKey(device.id, id);
     const value = state.springs[key]?.position ?? state.sliderValues[key];
     if (value !== undefined) values[id] = value;
+    const other = state.sliderValues[sliderKey(key, 'across')];
+    if (other !== undefined) across[id] = other;
     if (state.held[key] || state.springs[key] || state.waiting[key]?.down) down.push(id);
   }
   const front = frontProgram === null ? null : programName(compiled.setup, frontProgram);
-  return { front, pages: pagesOn(compiled, state, device.id).map(({ name }) => name), faces, values, down };
+  const pages = pagesOn(compiled, state, device.id).map(({ name }) => name);
+  return { front, pages, faces, values, across, down };
 }
 
 /** What changed from one to the other; null where nothing did. With nothing before, all of it. */
@@ -27,11 +38,13 @@ export function showsChanged(before: AllShown | null, after: AllShown): Shows | 
   if (!before) return after;
   const faces = entriesChanged(before.faces, after.faces);
   const values = entriesChanged(before.values, after.values);
+  const across = entriesChanged(before.across, after.across);
   const changed: Shows = {
     ...(before.front !== after.front && { front: after.front }),
     ...(!same(before.pages, after.pages) && { pages: after.pages }),
     ...(faces && { faces }),
     ...(values && { values }),
+    ...(across && { across }),
     ...(!same(before.down, after.down) && { down: after.down }),
   };
   return Object.keys(changed).length > 0 ? changed : null;
@@ -42,7 +55,8 @@ export function showsAfter(before: AllShown, changed: Shows): AllShown {
   const { front = before.front, pages = before.pages, down = before.down } = changed;
   const faces = entriesAfter(before.faces, changed.faces);
   const values = entriesAfter(before.values, changed.values);
-  return { front, pages, faces, values, down };
+  const across = entriesAfter(before.across, changed.across);
+  return { front, pages, faces, values, across, down };
 }
 
 type Entries<Value> = Readonly<Record<string, Value>>;
@@ -74,7 +88,14 @@ function entriesAfter<Value>(
 }
 
 /** Before anything was told. */
-export const SHOWS_NOTHING: AllShown = { front: null, pages: [], faces: {}, values: {}, down: [] };
+export const SHOWS_NOTHING: AllShown = {
+  front: null,
+  pages: [],
+  faces: {},
+  values: {},
+  across: {},
+  down: [],
+};
 
 /** Made by one function, so that their keys stand in one order. */
 function same(a: unknown, b: unknown): boolean {

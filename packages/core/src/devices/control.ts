@@ -86,6 +86,7 @@ export const CONTROL_KINDS = [
   'jog',
   'shuttle',
   'slider',
+  'xy-pad',
   'pedal',
   'pen-tip',
   'pen-switch',
@@ -111,6 +112,8 @@ export const controlSchema = z.strictObject({
   rotor: rotorSchema.nullable().default(null),
   spring: springSchema.nullable().default(null),
   slider: sliderSchema.nullable().default(null),
+  /** The other way of a control that slides two: from left to right, where `slider` is from below upwards. */
+  across: sliderSchema.nullable().default(null),
   /** The words that are spoken. */
   phrase: lineSchema(200).nullable().default(null),
   /** Other wordings that count as the same phrase: what people say instead, or what a recogniser hears. */
@@ -133,6 +136,7 @@ export function controlOf(
     rotor: null,
     spring: null,
     slider: null,
+    across: null,
     phrase: null,
     spellings: [],
     native: {},
@@ -148,9 +152,10 @@ export function mainTriggersOf(control: Control): readonly Trigger[] {
   const turns: readonly Trigger[] = control.rotor ? ['clockwise', 'anticlockwise'] : [];
   const spring: readonly Trigger[] = control.spring ? ['shuttle-clockwise', 'shuttle-anticlockwise'] : [];
   const slides: readonly Trigger[] = control.slider ? ['slide'] : [];
+  const across: readonly Trigger[] = control.across ? ['slide-across'] : [];
   const phrase: readonly Trigger[] = control.phrase === null ? [] : ['phrase'];
   const pressed = control.kind === 'wheel' ? [...press, ...turns] : [...turns, ...press];
-  return [...pressed, ...spring, ...slides, ...phrase];
+  return [...pressed, ...spring, ...slides, ...across, ...phrase];
 }
 
 /**
@@ -166,6 +171,8 @@ export function triggersOf(control: Control): readonly Trigger[] {
     }
     if (trigger === 'slide')
       return control.slider?.thresholds.length ? [trigger, 'slide-up', 'slide-down'] : [trigger];
+    if (trigger === 'slide-across')
+      return control.across?.thresholds.length ? [trigger, 'slide-right', 'slide-left'] : [trigger];
     if (trigger === 'clockwise' && control.canPress) return [trigger, 'pressed-clockwise'];
     if (trigger === 'anticlockwise' && control.canPress) return [trigger, 'pressed-anticlockwise'];
     return [trigger];

@@ -3,7 +3,8 @@ import { z } from 'zod';
 /**
  * The ways a control is used. A wheel's `clockwise` is the turn away from the person, as wheel ticks are
  * positive away from the person. `touch-press` is a press of a pen's switch while its tip touches. `slide`
- * sends a slider's value; `slide-up` and `slide-down` step as it crosses its thresholds.
+ * sends a slider's value; `slide-up` and `slide-down` step as it crosses its thresholds. `slide-across` and its steps are
+ * the other way of a control that slides two.
  */
 export const TRIGGERS = [
   'press',
@@ -23,6 +24,9 @@ export const TRIGGERS = [
   'slide',
   'slide-up',
   'slide-down',
+  'slide-across',
+  'slide-right',
+  'slide-left',
   'phrase',
 ] as const;
 /** A trigger by its name in files. */
@@ -81,6 +85,9 @@ const TRIGGER_KINDS = {
   slide: stepped('slide'),
   'slide-up': stepped('slide-step', 'slide-down'),
   'slide-down': stepped('slide-step', 'slide-up'),
+  'slide-across': stepped('slide'),
+  'slide-right': stepped('slide-step', 'slide-left'),
+  'slide-left': stepped('slide-step', 'slide-right'),
   phrase: stepped('phrase'),
 } satisfies Record<Trigger, TriggerKind>;
 

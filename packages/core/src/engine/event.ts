@@ -20,8 +20,13 @@ export const engineEventSchema = z.discriminatedUnion('kind', [
     unit: z.enum(['degrees', 'detents']),
     amount: z.number().min(-3600).max(3600),
   }),
-  /** A spring ring's position, clockwise positive, or a slider's value from 0 to 1. */
-  z.strictObject({ kind: z.literal('position'), ...control, value: z.number().min(-100).max(100) }),
+  /** A spring ring's position, clockwise positive, or a slider's value from 0 to 1: of its one way, or of its way across. */
+  z.strictObject({
+    kind: z.literal('position'),
+    ...control,
+    value: z.number().min(-100).max(100),
+    axis: z.literal('across').optional(),
+  }),
   /** The pointer moved: pixels, y downwards. */
   z.strictObject({ kind: z.literal('move'), t, dx: pixels, dy: pixels }),
   /** Something was said, as it was recognised. */

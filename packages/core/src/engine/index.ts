@@ -12,6 +12,7 @@ export { DEAD_ZONE, RIM, sectorAt } from './radial.ts';
 export { showing } from './showing.ts';
 export { folderOn, pagesOn, programFor, setOn, setsNow, shownPage } from './shownPage.ts';
 export { type Simulated, simulate } from './simulate.ts';
+export { sliderKey } from './sliderKey.ts';
 export {
   type EngineState,
   type Held,

@@ -1,4 +1,4 @@
-import type { Slider, Spring } from '../devices/index.ts';
+import type { Slider, Spring, Trigger } from '../devices/index.ts';
 import { type CompiledControl, controlAt } from './compile.ts';
 import { dropDeadline, setDeadline } from './deadlines.ts';
 import { destinationOf } from './destination.ts';
@@ -7,6 +7,7 @@ import type { Outcome } from './explanation.ts';
 import { resolveUse } from './lookup.ts';
 import { tap } from './outputs.ts';
 import { withEntry, without } from './record.ts';
+import { sliderKey } from './sliderKey.ts';
 import { type StepContext, send } from './stepContext.ts';
 import { messageValue } from './stroke.ts';
 
@@ -14,9 +15,12 @@ import { messageValue } from './stroke.ts';
 export function position(context: StepContext, event: EventOf<'position'>): Outcome {
   const known = controlAt(context.compiled, event.device, event.control);
   if (!known) return { kind: 'ignored', why: 'unknown-control' };
-  const { spring: ring, slider } = known.control;
-  if (ring) return springMoved(context, known, event.value, ring);
-  return slider ? slide(context, known, event.value, slider) : { kind: 'ignored', why: 'no-positions' };
+  const { spring: ring, slider, across } = known.control;
+  const axis = event.axis ?? 'up';
+  if (ring && axis === 'up') return springMoved(context, known, event.value, ring);
+  const moved = axis === 'up' ? slider : across;
+  if (!moved) return { kind: 'ignored', why: 'no-positions' };
+  return slide(context, known, axis, event.value, moved);
 }
 
 /**
@@ -74,16 +78,31 @@ function rateOf(rates: readonly number[], at: number): number {
   return rates[Math.abs(at) - 1] ?? rates.at(-1) ?? 1;
 }
 
+/** Which way something slides. */
+type Axis = 'up' | 'across';
+/** What its value sends, and its steps. */
+const SLIDES = {
+  up: { whole: 'slide', plus: 'slide-up', minus: 'slide-down' },
+  across: { whole: 'slide-across', plus: 'slide-right', minus: 'slide-left' },
+} as const satisfies Record<Axis, Readonly<Record<'whole' | 'plus' | 'minus', Trigger>>>;
+
 /**
  * A slider: its value goes out as a control message; it steps once for each threshold it crosses. The first
  * value heard of it crosses none.
  */
-function slide(context: StepContext, known: CompiledControl, value: number, { thresholds }: Slider): Outcome {
-  const { key } = known;
+function slide(
+  context: StepContext,
+  known: CompiledControl,
+  axis: Axis,
+  value: number,
+  { thresholds }: Slider,
+): Outcome {
+  const key = sliderKey(known.key, axis);
+  const triggers = SLIDES[axis];
   const now = Math.max(0, Math.min(1, value));
   const before = context.state.sliderValues[key] ?? now;
   context.state.sliderValues = withEntry(context.state.sliderValues, key, now);
-  const whole = resolveUse(context, known, 'slide');
+  const whole = resolveUse(context, known, triggers.whole);
   const { effect, programs = [] } = whole.sending ?? {};
   if (effect?.kind === 'message') {
     const { message } = effect;
@@ -99,7 +118,7 @@ function slide(context: StepContext, known: CompiledControl, value: number, { th
   const slid = { kind: 'slid', value: now, resolution: whole.resolution } as const;
   if (crossed === 0) return { ...slid, steps: 0, stepped: null };
   const steps = Math.abs(crossed);
-  const use = resolveUse(context, known, crossed > 0 ? 'slide-up' : 'slide-down');
+  const use = resolveUse(context, known, crossed > 0 ? triggers.plus : triggers.minus);
   const { sending, using, resolution } = use;
   if (sending) for (let i = 0; i < steps; i++) tap(context, sending, using);
   return { ...slid, steps, stepped: resolution };

@@ -174,6 +174,28 @@ test.each<[string, readonly BoundRow[], string[], string]>([
     ],
     tapped([1, 'U'], [1, 'U'], [3, 'D'], [4, 'D']),
   ],
+  // Two ways at once; the small panel's fader slides both, across with steps at 0.2 and 0.55.
+  [
+    'each way of an XY pad has a value of its own and steps of its own',
+    [
+      [
+        'everywhere panel/fader-1 slide-across',
+        { kind: 'message', message: { protocol: 'midi', channel: 1, controller: 9, low: 0, high: 100 } },
+        'tap',
+      ],
+      ['everywhere panel/fader-1 slide-up', 'U', 'tap'],
+      ['everywhere panel/fader-1 slide-right', 'R', 'tap'],
+      ['everywhere panel/fader-1 slide-left', 'L', 'tap'],
+    ],
+    [
+      '0 to panel/fader-1 0.1',
+      '1 across panel/fader-1 0.1',
+      '2 across panel/fader-1 0.6',
+      '3 to panel/fader-1 0.3',
+      '4 across panel/fader-1 0.5',
+    ],
+    '@1 !10 @2 !60 @2 +KeyR @2 -KeyR @2 +KeyR @2 -KeyR @3 +KeyU @3 -KeyU @4 !50 @4 +KeyL @4 -KeyL',
+  ],
   // Phrases.
   [
     'a phrase is a tap, whatever its case, accents and spacing',

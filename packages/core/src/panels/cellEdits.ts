@@ -26,6 +26,7 @@ import { firstFree, isFree, type PanelPage, takenAreas } from './areas.ts';
 const NAMES = {
   button: 'Cell',
   fader: 'Fader',
+  'xy-pad': 'XY pad',
   dial: 'Dial',
   jog: 'Jog strip',
   words: 'Words',

@@ -98,7 +98,7 @@ export function proposePlaces(setup: Setup, profile: string, command: string, mo
           control: control.id,
           trigger,
         };
-        if (control.native[trigger] || trigger === 'slide') return [];
+        if (control.native[trigger] || wayOf(trigger) === 'slide') return [];
         const covers = decidedBy(slot);
         const reason = reasonFor(slot, known);
         // What is bound below is covered only where something speaks for just that control.

@@ -1,5 +1,5 @@
 import type { Control, Trigger } from '../devices/index.ts';
-import type { EngineEvent } from '../engine/event.ts';
+import type { EngineEvent, EventOf } from '../engine/event.ts';
 
 /** How long one tried use lasts, and how many steps a tried turn goes: milliseconds. */
 export const TRIED_MS = 1200;
@@ -41,6 +41,11 @@ function uses(at: Place, control: Control, trigger: Trigger): readonly EngineEve
       return positions(at, [0, 0.3, 0.6, 1]);
     case 'slide-down':
       return positions(at, [1, 0.6, 0.3, 0]);
+    case 'slide-across':
+    case 'slide-right':
+      return across(positions(at, [0, 0.3, 0.6, 1]));
+    case 'slide-left':
+      return across(positions(at, [1, 0.6, 0.3, 0]));
     case 'phrase':
       return [{ kind: 'phrase', t: 100, text: control.phrase ?? '' }];
     case 'double-press':
@@ -84,7 +89,12 @@ function turns(at: Place, amount: number): EngineEvent[] {
   }));
 }
 
+/** The same from left to right. */
+function across(moves: readonly EventOf<'position'>[]): EngineEvent[] {
+  return moves.map((move) => ({ ...move, axis: 'across' }));
+}
+
 /** Pushed from one value to the next. */
-function positions(at: Place, values: readonly number[]): EngineEvent[] {
+function positions(at: Place, values: readonly number[]): EventOf<'position'>[] {
   return values.map((value, i) => ({ kind: 'position', t: 100 + i * 300, ...at, value }));
 }

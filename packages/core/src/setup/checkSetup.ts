@@ -1,4 +1,4 @@
-import { isPressed, type Trigger, triggersOf } from '../devices/index.ts';
+import { isPressed, type Trigger, triggersOf, wayOf } from '../devices/index.ts';
 import { type Behaviour, type Binding, needsRelease, type Slot, slotOf } from './binding.ts';
 import { checkAction, checkProgram, commandsKnown, type KnowsCommand } from './checkAction.ts';
 import type { Fault } from './fault.ts';
@@ -51,7 +51,7 @@ function checkBehaviour(
   if (wrong) return wrong;
   if (!isPressed(trigger) && needsRelease(style)) return { code: 'style-needs-release', style, trigger };
   if (!isPressed(trigger) && guard) return { code: 'guard-needs-press', trigger };
-  return trigger === 'slide' && action.kind !== 'message' ? { code: 'slide-needs-message' } : null;
+  return wayOf(trigger) === 'slide' && action.kind !== 'message' ? { code: 'slide-needs-message' } : null;
 }
 
 /** The first that is wrong. */

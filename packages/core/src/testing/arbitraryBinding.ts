@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { isPressed, MOST_ZOOM, PICTURE_FITS, type Trigger } from '../devices/index.ts';
+import { isPressed, MOST_ZOOM, PICTURE_FITS, type Trigger, wayOf } from '../devices/index.ts';
 import { canonical, KEY_TABLE, keyByCode, type Shortcut, type ShortcutKey } from '../keys/index.ts';
 import {
   type Action,
@@ -149,7 +149,7 @@ function arbitraryBehaviour(
   commands: readonly string[],
 ): fc.Arbitrary<Behaviour> {
   const pressed = isPressed(trigger);
-  const action = trigger === 'slide' ? message : arbitraryAction(setup, commands);
+  const action = wayOf(trigger) === 'slide' ? message : arbitraryAction(setup, commands);
   const repeat = fc.option(fc.record({ delayMs: fc.constantFrom(20, 100), everyMs: fc.constantFrom(7, 50) }));
   const guard = mostlyNull(fc.constantFrom<Guard>('longer', 'second'));
   const program = fc.constantFrom('brindle', 'hushbox');

@@ -59,8 +59,16 @@ function arbitraryUntimed(setup: Setup): fc.Arbitrary<Untimed> {
     {
       weight: 4,
       arbitrary: fc
-        .tuple(moved, fc.constantFrom(-7, -2, -1, 0, 0, 0.1, 0.3, 0.6, 0.9, 1, 3, 9))
-        .map(([at, value]): Untimed => ({ kind: 'position', ...at, value })),
+        .tuple(moved, fc.constantFrom(-7, -2, -1, 0, 0, 0.1, 0.3, 0.6, 0.9, 1, 3, 9), fc.nat(2))
+        .map(
+          ([at, value, way]): Untimed => ({
+            kind: 'position',
+            ...at,
+            value,
+            // One in three across, also of what does not slide so.
+            ...(way === 0 && { axis: 'across' as const }),
+          }),
+        ),
     },
     { weight: 4, arbitrary: fc.tuple(pixels, pixels).map(([dx, dy]): Untimed => ({ kind: 'move', dx, dy })) },
     {

@@ -58,7 +58,7 @@ export function smallRig(): Device[] {
   ];
 }
 
-/** A panel with cells of its own page, of every page and of a folder, and a fader. */
+/** A panel with cells of its own page, of every page and of a folder, and one that slides both ways. */
 function smallPanel(): Device {
   const panel = wallPanel('panel');
   const cells: Readonly<Record<string, Partial<Cell>>> = {
@@ -72,7 +72,9 @@ function smallPanel(): Device {
     ...panel,
     controls: panel.controls.flatMap((control) => {
       const own = cells[control.id];
-      return control.cell && own ? [{ ...control, cell: { ...control.cell, ...own } }] : [];
+      // What slides slides across as well, by other steps.
+      const across = control.slider && { thresholds: [0.2, 0.55] };
+      return control.cell && own ? [{ ...control, across, cell: { ...control.cell, ...own } }] : [];
     }),
   };
 }

@@ -93,6 +93,8 @@ export function events(...lines: readonly string[]): EngineEvent[] {
         return { kind: 'turn', t, ...at(first), unit: 'detents', amount: Number(second) };
       case 'to':
         return { kind: 'position', t, ...at(first), value: Number(second) };
+      case 'across':
+        return { kind: 'position', t, ...at(first), value: Number(second), axis: 'across' };
       case 'move':
         return { kind, t, dx: Number(first), dy: Number(second) };
       case 'said':

@@ -97,12 +97,15 @@ function turnedWords(setup: Setup, event: EventOf<'turn'>, outcome: Outcome): st
 /** `shuttle ring to 3 clockwise`, `fader 1 to 40 %`. */
 function positionWords(
   setup: Setup,
-  { device, control, value }: EventOf<'position'>,
+  { device, control, value, axis }: EventOf<'position'>,
   outcome: Outcome,
 ): string {
   const known = setup.devices.find(({ id }) => id === device)?.controls.find(({ id }) => id === control);
   const name = (known?.name ?? control).toLowerCase();
-  if (outcome.kind === 'slid') return `${name} to ${Math.round(outcome.value * 100)} %`;
+  if (outcome.kind === 'slid') {
+    const way = known?.across ? (axis === 'across' ? ' across' : ' up') : '';
+    return `${name}${way} to ${Math.round(outcome.value * 100)} %`;
+  }
   const at = outcome.kind === 'spring' ? outcome.position : value;
   return at === 0
     ? `${name} back at rest`

@@ -65,6 +65,9 @@ const TRIGGER_WORDS: Readonly<Record<Trigger, string>> = {
   slide: 'value',
   'slide-up': 'a step up',
   'slide-down': 'a step down',
+  'slide-across': 'left and right',
+  'slide-right': 'a step right',
+  'slide-left': 'a step left',
   phrase: 'said',
 };
 /** A wheel turns up and down, where a dial turns clockwise. */
@@ -75,14 +78,19 @@ const WHEEL_WORDS: Readonly<Partial<Record<Trigger, string>>> = {
   'pressed-anticlockwise': 'down while pressed',
 };
 
-/** The name of a trigger by itself: `Press`, `Hold`, `Double press`… */
-export function triggerWord(trigger: Trigger): string {
-  return capital(TRIGGER_WORDS[trigger]);
+/** The name of a trigger of a control by itself: `Press`, `Hold`, `Double press`… */
+export function triggerWord(trigger: Trigger, control: Pick<Control, 'across'>): string {
+  return capital(wordOf(trigger, control));
+}
+
+/** What slides two ways has no value that is its only one. */
+function wordOf(trigger: Trigger, { across }: Pick<Control, 'across'>): string {
+  return across && trigger === 'slide' ? 'up and down' : TRIGGER_WORDS[trigger];
 }
 
 /** What the Board calls a control's trigger: `Thumb, front`, `Wheel up`, `Turn clockwise`, `Upper knob, press`. */
 export function triggerName(control: Control, trigger: Trigger): string {
-  const word = TRIGGER_WORDS[trigger];
+  const word = wordOf(trigger, control);
   if (control.kind === 'wheel') return `${control.name} ${WHEEL_WORDS[trigger] ?? word}`;
   if (control.kind === 'dial') return isPressed(trigger) ? capital(word) : `Turn ${word}`;
   if (control.kind === 'phrase') return `“${control.name}”`;

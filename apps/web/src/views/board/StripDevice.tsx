@@ -95,8 +95,8 @@ export const StripDevice = memo(function StripDevice(props: Props) {
             onUse(device, { control, trigger, down: true, select: true });
             onUse(device, { control, trigger, down: false, select: true });
           }}
-          onPosition={(control, value) => {
-            const trigger = positionTrigger(control, value);
+          onPosition={(control, value, axis) => {
+            const trigger = positionTrigger(control, value, axis);
             if (value !== 0 || control.slider) onUse(device, { control, trigger, down: true, select: true });
             onUse(device, { control, trigger, down: false, select: true });
           }}

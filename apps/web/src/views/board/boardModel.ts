@@ -187,8 +187,8 @@ const WAYS = {
 } as const satisfies Record<Way, string>;
 
 /** A row's name where its control's name stands in the row above. */
-export function rowWord({ name, trigger }: BoardRow, under: boolean): string {
-  return under ? triggerWord(trigger) : name;
+export function rowWord({ name, control, trigger }: BoardRow, under: boolean): string {
+  return under ? triggerWord(trigger, control) : name;
 }
 
 /** The slot of a cell, in the layer or on the page that is shown. */

@@ -16,7 +16,8 @@ export function turnTrigger(amount: number): 'clockwise' | 'anticlockwise' {
 }
 
 /** The trigger of a control that was moved to a place: a slider slides, a ring steps one way or the other. */
-export function positionTrigger(control: Control, value: number): Trigger {
+export function positionTrigger(control: Control, value: number, axis?: 'across'): Trigger {
+  if (axis === 'across') return 'slide-across';
   if (control.slider) return 'slide';
   return value < 0 ? 'shuttle-anticlockwise' : 'shuttle-clockwise';
 }

@@ -141,7 +141,7 @@ function ControlDoes({
         <ChoiceField
           label={WORDS.use}
           value={trigger}
-          options={triggersOf(control).map((each) => [each, triggerWord(each)] as const)}
+          options={triggersOf(control).map((each) => [each, triggerWord(each, control)] as const)}
           onChange={setTrigger}
         />
         <ActionPicker

@@ -7,7 +7,14 @@ import {
   readingDistance,
   tunedControl,
 } from '@nimble-lever/core/devices';
-import { controlKey, type FaceState, pagesOn, shownPage, wheelModeNow } from '@nimble-lever/core/engine';
+import {
+  controlKey,
+  type FaceState,
+  pagesOn,
+  shownPage,
+  sliderKey,
+  wheelModeNow,
+} from '@nimble-lever/core/engine';
 import type { Setup } from '@nimble-lever/core/setup';
 import { describeAction, nativeName } from '@nimble-lever/core/words';
 import { useMemo, useState } from 'react';
@@ -89,6 +96,12 @@ export function TrayDevice({ device: plain }: { readonly device: Device }) {
       return at === undefined ? [] : [[control.id, at]];
     }),
   );
+  const across = Object.fromEntries(
+    device.controls.flatMap((control): [string, number][] => {
+      const at = sliderValues[sliderKey(controlKey(id, control.id), 'across')];
+      return at === undefined ? [] : [[control.id, at]];
+    }),
+  );
   const down = [...Object.keys(held), ...Object.keys(springs)];
   // A press that waits to become hold or double press is down as well.
   for (const [key, { down: isDown }] of Object.entries(waiting)) if (isDown) down.push(key);
@@ -112,6 +125,7 @@ export function TrayDevice({ device: plain }: { readonly device: Device }) {
           selected={null}
           angles={angles}
           values={places}
+          across={across}
           under={picture && <PanelBackground width={device.width} height={device.height} picture={picture} />}
           faceOf={(control) => {
             const now = faces.get(control.id);
@@ -151,8 +165,10 @@ export function TrayDevice({ device: plain }: { readonly device: Device }) {
           onTouch={(control, touches) => {
             if (control.kind === 'wheel') free.touched(control, touches);
           }}
-          onPosition={(control, value) =>
-            dispatch(feed({ kind: 'position', device: id, control: control.id, value }))
+          onPosition={(control, value, axis) =>
+            dispatch(
+              feed({ kind: 'position', device: id, control: control.id, value, ...(axis && { axis }) }),
+            )
           }
           onMove={(dx, dy) => dispatch(feed({ kind: 'move', dx, dy }))}
         />

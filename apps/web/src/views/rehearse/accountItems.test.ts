@@ -1,5 +1,5 @@
 import { type EngineEvent, simulate } from '@nimble-lever/core/engine';
-import { demoSetup } from '@nimble-lever/core/setup';
+import { demoSetup, type Setup } from '@nimble-lever/core/setup';
 import { accountOf, sentOf } from '@nimble-lever/core/words';
 import { accountItems } from './accountItems.ts';
 
@@ -14,8 +14,7 @@ const turn = (t: number, amount: number): EngineEvent => ({
 const front: EngineEvent = { kind: 'front', t: 0, window: { executable: 'larkframe', class: '', title: '' } };
 const ran = { program: 'Larkframe', command: 'Step one frame on', said: '' };
 
-function told(events: readonly EngineEvent[]): string[] {
-  const setup = demoSetup();
+function told(events: readonly EngineEvent[], setup: Setup = demoSetup()): string[] {
   const { explanations } = simulate(setup, events);
   const happenings = explanations.map((explanation) => ({
     explanation,
@@ -42,6 +41,35 @@ test('a pause, or a turn back, begins a new entry', () => {
     'turned back 18° ArrowLeft×1 ran×1',
     'turned 18° ArrowRight×1 ran×1',
     'turned 18° ArrowRight×1 ran×1',
+    'came to the front',
+  ]);
+});
+
+test('a pad that slides both ways at once is told once for each way, with where it is now', () => {
+  const setup = demoSetup();
+  const across = { thresholds: [] };
+  const devices = setup.devices.map((device) => ({
+    ...device,
+    controls: device.controls.map((each) => (each.id === 'fader-1' ? { ...each, across } : each)),
+  }));
+  const to = (t: number, value: number, more: object = {}): EngineEvent => ({
+    kind: 'position',
+    t,
+    device: 'wall-panel',
+    control: 'fader-1',
+    value,
+    ...more,
+  });
+  const both = (t: number, value: number) => [to(t, value), to(t, 1 - value, { axis: 'across' })];
+  const lines = told([front, ...both(10, 0.1), ...both(20, 0.15), ...both(30, 0.2), ...both(2000, 0.2)], {
+    ...setup,
+    devices,
+  });
+  expect(lines.map((line) => line.replace(/ \/.*/, ''))).toEqual([
+    'fader 1 across to 80 %',
+    'fader 1 up to 20 %',
+    'fader 1 across to 80 %',
+    'fader 1 up to 20 %',
     'came to the front',
   ]);
 });

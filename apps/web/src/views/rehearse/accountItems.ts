@@ -19,14 +19,27 @@ export function accountItems(happenings: readonly Happening[]): readonly Account
   const items: AccountItem[] = [];
   for (const { explanation, ran } of happenings.toReversed()) {
     if (!isWorthTelling(explanation)) continue;
-    // Only neighbours are joined: between two turns something else may have changed what they mean.
-    const last = items.at(-1);
+    // Only neighbours are joined: between two turns something else may have changed what they mean. Of a pad that slides
+    // both ways at once the other way stands between.
+    const at = slidesOtherWay(items.at(-1), explanation) ? items.length - 2 : items.length - 1;
+    const last = items[at];
     const joined = last ? joinTold(last.explanation, explanation) : null;
-    if (last && joined)
-      items[items.length - 1] = { ...last, explanation: joined, ran: countRan(last.ran, ran) };
+    if (last && joined) items[at] = { ...last, explanation: joined, ran: countRan(last.ran, ran) };
     else items.push({ key: explanation.seq, explanation, ran: countRan([], ran) });
   }
   return items.toReversed();
+}
+
+/** Whether what was told last is the other way of what slides now. */
+function slidesOtherWay(last: AccountItem | undefined, { event }: Explanation): boolean {
+  const before = last?.explanation.event;
+  return (
+    before?.kind === 'position' &&
+    event.kind === 'position' &&
+    before.device === event.device &&
+    before.control === event.control &&
+    before.axis !== event.axis
+  );
 }
 
 /** Two neighbours told as one, where they belong together; null where they do not. */
@@ -60,6 +73,7 @@ function joinSlides(a: Explanation, b: Explanation): Explanation | null {
   if (a.outcome.kind !== 'slid' || b.outcome.kind !== 'slid') return null;
   if (a.event.kind !== 'position' || b.event.kind !== 'position') return null;
   if (a.event.device !== b.event.device || a.event.control !== b.event.control) return null;
+  if (a.event.axis !== b.event.axis) return null;
   if (b.t - a.t > TOGETHER_MS) return null;
   const isMessage = ({ kind }: Explanation['strokes'][number]) => kind === 'message';
   return {

@@ -12,12 +12,21 @@ const clamp = (percent: number) => Math.max(1, Math.min(99, Math.round(percent))
 // Tenths of a percent are what a slider can be set to by hand.
 const percentOf = (place: number) => Math.round(place * 1000) / 10;
 
+/** The ways a control slides: its one, and the one across. */
+export const SLIDES = ['slider', 'across'] as const;
+
+interface Props {
+  readonly control: Control;
+  readonly way: (typeof SLIDES)[number];
+  readonly edits: DeviceEdits;
+}
+
 /** Where a slider steps, on a picture of its way. */
-export function SliderCard({ control, edits }: { readonly control: Control; readonly edits: DeviceEdits }) {
+export function SliderCard({ control, way, edits }: Props) {
   const [refused, setRefused] = useState<string | null>(null);
-  const { slider } = control;
+  const slider = control[way];
   if (!slider) return null;
-  const came = edits.came?.controls.find(({ id }) => id === control.id)?.slider ?? null;
+  const came = edits.came?.controls.find(({ id }) => id === control.id)?.[way] ?? null;
   const { thresholds } = slider;
   const steps = thresholds.map(percentOf);
   // Places are kept as they are but for the one that is moved.
@@ -25,7 +34,7 @@ export function SliderCard({ control, edits }: { readonly control: Control; read
     const sorted = next.toSorted((a, b) => a - b);
     const twice = sorted.find((place, i) => i > 0 && place === sorted[i - 1]);
     setRefused(twice === undefined ? null : WORDS.stepTwice(percentOf(twice)));
-    if (twice === undefined) edits.setControl({ ...control, slider: { thresholds: sorted } });
+    if (twice === undefined) edits.setControl({ ...control, [way]: { thresholds: sorted } });
   };
   const add = (place: number | null) => {
     if (place !== null && thresholds.length < MOST_STEPS) set([...thresholds, place]);
@@ -36,8 +45,8 @@ export function SliderCard({ control, edits }: { readonly control: Control; read
   const isSame = !came || JSON.stringify(came) === JSON.stringify(slider);
   return (
     <TuneCard
-      title={WORDS.sliderSteps(control.name)}
-      onReset={isSame ? null : () => edits.setControl({ ...control, slider: came })}
+      title={way === 'across' ? WORDS.acrossSteps(control.name) : WORDS.sliderSteps(control.name)}
+      onReset={isSame ? null : () => edits.setControl({ ...control, [way]: came })}
     >
       <p>{steps.length === 0 ? WORDS.noSteps : WORDS.stepsHint}</p>
       <MarkScale

@@ -13,7 +13,7 @@ import { AccelerationCard } from './AccelerationCard.tsx';
 import { FeelPad } from './FeelPad.tsx';
 import { RotorCard } from './RotorCard.tsx';
 import { ShuttleCard } from './ShuttleCard.tsx';
-import { SliderCard } from './SliderCard.tsx';
+import { SLIDES, SliderCard } from './SliderCard.tsx';
 import { SpeedsCard } from './SpeedsCard.tsx';
 import { ThresholdsCard } from './ThresholdsCard.tsx';
 import { TuneCard } from './TuneCard.tsx';
@@ -106,9 +106,9 @@ export function TuningTab({ device }: { readonly device: Device }) {
           <ShuttleCard key={control.id} control={control} edits={edits} />
         ))}
       {device.controls
-        .filter(({ slider }) => slider !== null)
-        .map((control) => (
-          <SliderCard key={control.id} control={control} edits={edits} />
+        .flatMap((control) => SLIDES.filter((way) => control[way]).map((way) => ({ control, way })))
+        .map(({ control, way }) => (
+          <SliderCard key={`${control.id} ${way}`} control={control} way={way} edits={edits} />
         ))}
       <ThresholdsCard
         settings={settings}

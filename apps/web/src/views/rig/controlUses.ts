@@ -52,7 +52,7 @@ export function usesOf(
     return [
       {
         trigger,
-        way: control.kind === 'wheel' ? triggerName(control, trigger) : triggerWord(trigger),
+        way: control.kind === 'wheel' ? triggerName(control, trigger) : triggerWord(trigger, control),
         does,
         family: info?.family ?? null,
       },

@@ -134,6 +134,7 @@ export const WORDS = {
   position: 'Position',
   // A slider: the places at which it steps, on its way from one end to the other.
   sliderSteps: (name: string) => `Steps of ${name}`,
+  acrossSteps: (name: string) => `Steps of ${name}, from left to right`,
   stepsHint:
     'Crossing a mark upwards is a step up, downwards a step down. Click the scale to add one, drag it to move it.',
   noSteps: 'It sends its value and never steps. Click the scale to add a step.',

@@ -24,6 +24,7 @@ const SIZES: Readonly<Record<Control['kind'], readonly [width: number, height: n
   jog: [38, 38],
   shuttle: [56, 56],
   slider: [14, 56],
+  'xy-pad': [48, 48],
   pedal: [34, 60],
   'pen-tip': [14, 20],
   'pen-switch': [12, 26],

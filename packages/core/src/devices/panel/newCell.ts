@@ -4,31 +4,37 @@ import { cellCap, cellShape, type Size } from './cellShape.ts';
 import type { Grid } from './touchPanel.ts';
 
 /** What a cell can be. */
-export const CELL_KINDS = ['button', 'fader', 'dial', 'jog', 'words', 'picture'] as const;
+export const CELL_KINDS = ['button', 'fader', 'xy-pad', 'dial', 'jog', 'words', 'picture'] as const;
 /** What a cell can be. */
 export type CellKind = (typeof CELL_KINDS)[number];
 
 /** What a control must have to be a cell of a kind. */
-type Uses = Pick<Control, 'kind' | 'canPress' | 'rotor' | 'slider'>;
+type Uses = Pick<Control, 'kind' | 'canPress' | 'rotor' | 'slider' | 'across'>;
+
+/** Where what slides steps, to begin with. */
+const STEPS = { thresholds: [0.25, 0.5, 0.75] };
 
 /** Every kind of cell in a row: what can be done with it. Steps and thresholds are those one begins with. */
 const USES = {
-  button: { kind: 'cell', canPress: true, rotor: null, slider: null },
-  fader: { kind: 'slider', canPress: false, rotor: null, slider: { thresholds: [0.25, 0.5, 0.75] } },
+  button: { kind: 'cell', canPress: true, rotor: null, slider: null, across: null },
+  fader: { kind: 'slider', canPress: false, rotor: null, slider: STEPS, across: null },
+  'xy-pad': { kind: 'xy-pad', canPress: false, rotor: null, slider: STEPS, across: STEPS },
   dial: {
     kind: 'dial',
     canPress: true,
     rotor: { kind: 'continuous', stepDegrees: 15, speedUp: null },
     slider: null,
+    across: null,
   },
   jog: {
     kind: 'jog',
     canPress: false,
     rotor: { kind: 'continuous', stepDegrees: 15, speedUp: null },
     slider: null,
+    across: null,
   },
-  words: { kind: 'words', canPress: false, rotor: null, slider: null },
-  picture: { kind: 'picture', canPress: false, rotor: null, slider: null },
+  words: { kind: 'words', canPress: false, rotor: null, slider: null, across: null },
+  picture: { kind: 'picture', canPress: false, rotor: null, slider: null, across: null },
 } satisfies Record<CellKind, Uses>;
 
 /** What can be done with a cell of a kind; what an edit sets to make it one. */
@@ -41,6 +47,9 @@ export function cellKindOf({ kind }: Pick<Control, 'kind'>): CellKind | null {
   return CELL_KINDS.find((each) => USES[each].kind === kind) ?? null;
 }
 
+/** What moves in the middle has its words below. */
+const AT_BOTTOM: ReadonlySet<CellKind> = new Set(['fader', 'xy-pad', 'dial']);
+
 /** A cell with nothing but its kind and place. */
 export function newCell(
   given: Pick<Control, 'id' | 'name'> & { readonly kind: CellKind },
@@ -52,7 +61,7 @@ export function newCell(
   const cell: Cell = {
     everyPage: false,
     seeThrough: false,
-    labelPlace: kind === 'fader' || kind === 'dial' ? 'bottom' : 'middle',
+    labelPlace: AT_BOTTOM.has(kind) ? 'bottom' : 'middle',
     labelSize: null,
     picture: null,
     ...place,

@@ -141,7 +141,15 @@ function checkProfileFields(setup: Setup, { fields }: SetEdit, profile: Profile)
 }
 
 /** The fields of a control that say how it can be used. */
-const USES: ReadonlySet<string> = new Set(['kind', 'canPress', 'rotor', 'spring', 'slider', 'phrase']);
+const USES: ReadonlySet<string> = new Set([
+  'kind',
+  'canPress',
+  'rotor',
+  'spring',
+  'slider',
+  'across',
+  'phrase',
+]);
 
 /** What was bound to ways of use that a control no longer has goes with them. */
 function removeLostTriggers(draft: Draft, edit: SetEdit, item: OwnItem): readonly SingleEdit[] {

@@ -1,3 +1,4 @@
+import type { Trigger } from '../../devices/index.ts';
 import type { EventOf } from '../../engine/index.ts';
 import type { Setup } from '../../setup/index.ts';
 import type { Due } from './slowClock.ts';
@@ -84,10 +85,14 @@ export class SlowMoves {
     return { ...this.world.choose(device, control, trigger), ended: true };
   }
 
-  position({ device, control, value }: EventOf<'position'>): void {
+  position({ device, control, value, axis }: EventOf<'position'>): void {
     const known = this.world.controlOf(device, control);
-    if (known?.spring) this.#spring(device, control, value, known.spring.rates);
-    else if (known?.slider) this.#slide(device, control, value, known.slider.thresholds);
+    if (axis === 'across') {
+      const ways = ['slide-across', 'slide-right', 'slide-left'] as const;
+      if (known?.across) this.#slide(device, control, value, known.across.thresholds, ways, 'across');
+    } else if (known?.spring) this.#spring(device, control, value, known.spring.rates);
+    else if (known?.slider)
+      this.#slide(device, control, value, known.slider.thresholds, ['slide', 'slide-up', 'slide-down'], '');
   }
 
   #spring(device: string, control: string, value: number, rates: readonly number[]): void {
@@ -124,20 +129,27 @@ export class SlowMoves {
     });
   }
 
-  #slide(device: string, control: string, value: number, thresholds: readonly number[]): void {
+  #slide(
+    device: string,
+    control: string,
+    value: number,
+    thresholds: readonly number[],
+    [whole, more, less]: readonly [Trigger, Trigger, Trigger],
+    way: string,
+  ): void {
     const { desk, actions, choose } = this.world;
-    const key = `${device}/${control}`;
+    const key = `${device}/${control} ${way}`;
     const now = Math.min(1, Math.max(0, value));
     const before = this.slid.get(key) ?? now;
     this.slid.set(key, now);
-    const { sends } = choose(device, control, 'slide');
+    const { sends } = choose(device, control, whole);
     if (sends?.action.kind === 'message') {
       for (const program of sends.programs)
         desk.message(actions.to(device, program), sends.action.message, now);
     }
     const up = thresholds.filter((place) => before < place && now >= place);
     const down = thresholds.filter((place) => before >= place && now < place);
-    const stepping = choose(device, control, up.length > 0 ? 'slide-up' : 'slide-down');
+    const stepping = choose(device, control, up.length > 0 ? more : less);
     for (const _place of [...up, ...down]) if (stepping.sends) actions.tap(stepping.sends, stepping);
   }
 

@@ -1,5 +1,5 @@
 import Button from '@mui/material/Button';
-import { controlsOn, mainTriggersOf, type Trigger } from '@nimble-lever/core/devices';
+import { controlsOn, mainTriggersOf, type Trigger, wayOf } from '@nimble-lever/core/devices';
 import {
   acting,
   BASE_LAYER,
@@ -31,7 +31,7 @@ export function FirstControl() {
     return controlsOn(device, null).flatMap((control) =>
       // What the hand needs is left alone to begin with: a mouse's left button, a pen's tip.
       mainTriggersOf(control)
-        .filter((trigger) => !control.native[trigger] && trigger !== 'slide')
+        .filter((trigger) => !control.native[trigger] && wayOf(trigger) !== 'slide')
         .map((trigger) => ({
           key: `${id}/${control.id}/${trigger}`,
           device: id,

@@ -8,6 +8,7 @@ const cells = (count: number) => (count === 1 ? '1 cell' : `${count} cells`);
 const KINDS = {
   button: 'Button',
   fader: 'Fader',
+  'xy-pad': 'XY pad',
   dial: 'Dial',
   jog: 'Jog strip',
   words: 'Words',
