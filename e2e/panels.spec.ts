@@ -373,6 +373,55 @@ test('a template is saved, painted on and brought back: it lies to the point und
   await tablet.context.close();
 });
 
+test('words straight on a picture are looked at in its pixels: what does not stand out is told, and mended', async ({
+  app,
+  quietPage: page,
+  browser,
+}) => {
+  await open(page, app.address, 'panels?device=wall-panel&profile=larkframe');
+  await newPageOf(page, 'Night');
+  // Dark on its left half, light on its right one.
+  const night =
+    '<svg xmlns="http://www.w3.org/2000/svg" width="248" height="142"><rect width="124" height="142" fill="#20242c"/><rect x="124" width="124" height="142" fill="#f2efe6"/></svg>';
+  await page.getByRole('button', { name: 'Picture…' }).first().click();
+  await page
+    .getByRole('dialog')
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'night.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(night) });
+  await expect(page.getByRole('dialog').getByRole('button', { name: 'Take it off' })).toBeVisible();
+  await page.getByRole('dialog').getByRole('button', { name: 'Done' }).click();
+  await draws(page, 'Words');
+  await drag(page, GRID, [0, 0], [1, 0]);
+  const checks = side(page).getByRole('button', { name: /do not stand out from the picture/ });
+  const letters = side(page).getByRole('group', { name: 'On a picture' });
+  // On paper of their own they always do.
+  await expect(letters.getByRole('button', { name: 'on paper' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(checks).toHaveCount(0);
+  await letters.getByRole('button', { name: 'dark letters' }).click();
+  await expect(checks).toContainText(/contrast 1\.\d : 1, needs (3|4\.5) : 1/);
+  for (const colorScheme of ['dark', 'light'] as const) {
+    await page.emulateMedia({ colorScheme });
+    await expectAccessible(page);
+  }
+  await letters.getByRole('button', { name: 'light letters' }).click();
+  await expect(checks).toHaveCount(0);
+  // Moved onto the light half they are lost again.
+  await drag(page, GRID, [0, 0], [2, 0]);
+  await expect(checks).toBeVisible();
+  await saved(page);
+  // They are drawn so on the panel in use.
+  await page.getByRole('treeitem', { name: /^Home/ }).click();
+  await cellOf(page, 'cell-9').click();
+  await does(page, 'Open Night');
+  await saved(page);
+  await page.getByRole('link', { name: 'Rehearse' }).click();
+  await rehearsing(page);
+  const tablet = await openTablet(browser, app.address, 'wall-panel');
+  await tablet.page.getByRole('button', { name: /^Cell 9/ }).tap();
+  await expect(tablet.page.locator('.text.light')).toHaveCSS('color', 'rgb(255, 255, 255)');
+  await tablet.context.close();
+});
+
 test('two pages draw on the same place at once: the later one is told, and both show the same; elsewhere both stand', async ({
   app,
   page,

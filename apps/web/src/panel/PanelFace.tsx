@@ -12,7 +12,7 @@ interface Props {
   readonly control: Control;
   /** What the desk says it shows; nothing for a cell that is only looked at. */
   readonly face: ShownFace | undefined;
-  /** It stands on a picture: its words get paper of their own. */
+  /** It stands on a picture: its words get paper of their own, or letters that suit it. */
   readonly onPicture: boolean;
   /** From the eye: millimetres. */
   readonly distance: number;
@@ -49,7 +49,7 @@ export function PanelFace({ control, face, onPicture, distance }: Props) {
           {Icon && parts.icon !== null && <Icon size={parts.icon * SCALE} strokeWidth={2.2} />}
           {parts.label && (
             <span
-              className={onPicture ? 'text paper' : 'text'}
+              className={onPicture ? `text ${cell?.letters ?? 'paper'}` : 'text'}
               style={{ fontSize: parts.label.size * SCALE }}
             >
               {parts.label.lines.map((line) => (

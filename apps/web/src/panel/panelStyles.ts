@@ -39,6 +39,8 @@ ${Object.entries(PAPER.face)
   .join('\n')}
 .words[data-pictured=true] .text { position: relative; width: 100%; padding: 5px 12px; box-sizing: border-box;
   background: ${PAPER.face.ink}; color: ${PAPER.onFace}; }
+.words .dark { color: ${PAPER.face.ink}; }
+.words .light { color: ${PAPER.onFace}; }
 .words .paper { padding: 5px 12px; border-radius: 10px; background: var(--sheet); }
 .words .lamp { position: absolute; top: 9px; left: 30%; right: 30%; height: 13px; border-radius: 10px;
   background: ${PAPER.onFace}; box-shadow: 0 0 0 3px ${PAPER.face.ink}; }

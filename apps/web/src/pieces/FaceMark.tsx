@@ -75,6 +75,8 @@ const Words = styled('div')<{ ownerState: { colour: Face['colour']; soft: boolea
       borderRadius: SCALE,
       backgroundColor: vars?.palette.tokens.sheet,
     },
+    '& .dark': { color: vars?.palette.tokens.face.ink },
+    '& .light': { color: vars?.palette.tokens.onFace },
     // The drawing has lines of its own, which are as thick however large it is.
     '& svg': { flex: 'none' },
     '& svg *': { vectorEffect: 'none', strokeWidth: 2.2 },
@@ -90,7 +92,7 @@ interface Props {
   readonly distance: number;
   /** Controls from this height up have words under their icons: millimetres. */
   readonly wordsFrom?: number;
-  /** It stands on a picture: its words get paper of their own, so that they can be read on any. */
+  /** It stands on a picture: its words get paper of their own, so that they can be read on any, or letters that suit it. */
   readonly onPicture?: boolean;
   /** It comes from elsewhere: in grey. */
   readonly soft?: boolean;
@@ -133,7 +135,7 @@ export function FaceMark({
           {Icon && parts.icon !== null && <Icon size={parts.icon * SCALE} strokeWidth={2.2} />}
           {parts.label && (
             <span
-              className={shown ? 'band' : onPicture ? 'paper' : undefined}
+              className={shown ? 'band' : onPicture ? (cell?.letters ?? 'paper') : undefined}
               style={{ fontSize: parts.label.size * SCALE }}
             >
               {parts.label.lines.map((line) => (

@@ -63,6 +63,8 @@ export {
   type CellArea,
   LABEL_PLACES,
   type LabelPlace,
+  LETTERS,
+  type Letters,
 } from './panel/cell.ts';
 export { cellAt, cellCap, cellShape, dividePanel, isInside, overlap } from './panel/cellShape.ts';
 export { controlsOn, isOnEveryPage } from './panel/controlsOn.ts';

@@ -20,7 +20,9 @@ export const LEAST_TARGET = 9;
 export type CellProblem =
   | { readonly kind: 'small'; readonly millimetres: number }
   | { readonly kind: 'does-nothing' }
-  | { readonly kind: 'label-low'; readonly millimetres: number; readonly least: number };
+  | { readonly kind: 'label-low'; readonly millimetres: number; readonly least: number }
+  /** Its words do not stand out from the picture of the page; found by whoever has its pixels. */
+  | { readonly kind: 'low-contrast'; readonly ratio: number; readonly needed: number };
 
 /** A cell with what is wrong with it. */
 export interface CheckedCell {

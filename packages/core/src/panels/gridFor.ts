@@ -56,6 +56,7 @@ export function gridForPanel(device: Device): readonly SingleEdit[] | null {
         seeThrough: false,
         labelPlace,
         labelSize: null,
+        letters: 'paper',
         picture: null,
       };
       // How it is drawn then is said, too, so that an undo knows how it was.

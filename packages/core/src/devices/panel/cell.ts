@@ -33,6 +33,11 @@ export const cellAreaSchema = z.strictObject({
 /** The columns and rows that a cell takes. */
 export type CellArea = z.infer<typeof cellAreaSchema>;
 
+/** How words stand over the picture of a page: on paper of their own, or as dark or light letters on the picture itself. */
+export const LETTERS = ['paper', 'dark', 'light'] as const;
+/** How words stand over the picture of a page. */
+export type Letters = (typeof LETTERS)[number];
+
 /** What makes a control a cell. */
 export const cellSchema = z.strictObject({
   /** The page it belongs to; null for the panel's own. */
@@ -45,6 +50,7 @@ export const cellSchema = z.strictObject({
   labelPlace: z.enum(LABEL_PLACES).default('middle'),
   /** How high its capitals are: millimetres; null for as high as suits the cell. */
   labelSize: z.number().min(1).max(100).nullable().default(null),
+  letters: z.enum(LETTERS).default('paper'),
   /** Of a cell that only shows a picture. */
   picture: facePictureSchema.nullable().default(null),
 });

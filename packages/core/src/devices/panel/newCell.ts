@@ -63,6 +63,7 @@ export function newCell(
     seeThrough: false,
     labelPlace: AT_BOTTOM.has(kind) ? 'bottom' : 'middle',
     labelSize: null,
+    letters: 'paper',
     picture: null,
     ...place,
   };

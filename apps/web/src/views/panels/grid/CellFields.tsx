@@ -11,6 +11,8 @@ import {
   type Control,
   cellKindOf,
   LABEL_PLACES,
+  LETTERS,
+  type Letters,
   readingDistance,
 } from '@nimble-lever/core/devices';
 import { leastCapitals } from '@nimble-lever/core/drawing';
@@ -163,6 +165,24 @@ export function CellFields({ panel, control, onSaid }: Props) {
           )}
         </div>
       </div>
+      {kind === 'words' && (
+        <div className="line">
+          {WORDS.letters}
+          <ToggleButtonGroup
+            exclusive
+            size="small"
+            aria-label={WORDS.letters}
+            value={cell.letters}
+            onChange={(_event, letters: Letters | null) => letters && set({ 'cell.letters': letters })}
+          >
+            {LETTERS.map((each) => (
+              <ToggleButton key={each} value={each}>
+                {WORDS.lettersAs[each]}
+              </ToggleButton>
+            ))}
+          </ToggleButtonGroup>
+        </div>
+      )}
       {isUsed(control) && (
         <FormControlLabel
           control={

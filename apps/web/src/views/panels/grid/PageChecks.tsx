@@ -1,10 +1,18 @@
 import Button from '@mui/material/Button';
 import { readingDistance } from '@nimble-lever/core/devices';
-import { checkPanelPage, isUsed, LEAST_TARGET, type PanelPage, targetOf } from '@nimble-lever/core/panels';
+import {
+  type CellProblem,
+  checkPanelPage,
+  isUsed,
+  LEAST_TARGET,
+  type PanelPage,
+  targetOf,
+} from '@nimble-lever/core/panels';
 import { tidy } from '@nimble-lever/core/words';
 import { useMemo } from 'react';
 import { selectSetup } from '../../../app/setup/selectors.ts';
 import { useAppSelector } from '../../../app/store.ts';
+import { usePictureContrast } from './usePictureContrast.ts';
 import { WORDS } from './words.ts';
 
 /** At most so many things are listed at once. */
@@ -24,13 +32,16 @@ export function PageChecks({ panel, profile, onSelect }: Props) {
     () => checkPanelPage(setup, device, page?.id ?? null, profile),
     [setup, device, page, profile],
   );
+  const contrasts = usePictureContrast(panel);
   if (checked.length === 0) return <p>{WORDS.noneHere}</p>;
   const used = checked.filter(({ control }) => isUsed(control));
   const smallest = Math.min(...used.map(({ control }) => targetOf(control)));
   const through = checked.filter(({ control }) => control.cell?.seeThrough).length;
-  const wrong = checked.flatMap(({ control, problems }) =>
-    problems.map((problem) => ({ control, problem, key: `${control.id} ${problem.kind}` })),
-  );
+  const wrong = checked.flatMap(({ control, problems }) => {
+    const low = contrasts.get(control.id);
+    const all = low ? [...problems, low] : problems;
+    return all.map((problem) => ({ control, problem, key: `${control.id} ${problem.kind}` }));
+  });
   return (
     <>
       <p>
@@ -46,10 +57,16 @@ export function PageChecks({ panel, profile, onSelect }: Props) {
           onClick={() => onSelect(control.id)}
           sx={{ justifyContent: 'flex-start', textAlign: 'left' }}
         >
-          {WORDS.problem(control.name, WORDS.problems[problem.kind])}
+          {WORDS.problem(control.name, problemWords(problem))}
         </Button>
       ))}
       {wrong.length > MOST_LISTED && <p>{WORDS.more(wrong.length - MOST_LISTED)}</p>}
     </>
   );
+}
+
+function problemWords(problem: CellProblem): string {
+  const words = WORDS.problems[problem.kind];
+  if (problem.kind !== 'low-contrast') return words;
+  return `${words}: ${WORDS.contrast(problem.ratio.toFixed(1), tidy(problem.needed))}`;
 }

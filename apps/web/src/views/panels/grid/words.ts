@@ -1,4 +1,4 @@
-import type { CellKind, LabelPlace, ScreenName } from '@nimble-lever/core/devices';
+import type { CellKind, LabelPlace, Letters, ScreenName } from '@nimble-lever/core/devices';
 import type { Alignment, CellProblem } from '@nimble-lever/core/panels';
 
 /** How many of a thing, in words. */
@@ -153,6 +153,12 @@ export const WORDS = {
   everyPageMeans: 'A cell of a page that lies in the same place stands in for it there.',
   readableFrom: (metres: string) => `readable to ${metres}`,
   cellPicture: 'Choose a picture…',
+  letters: 'On a picture',
+  lettersAs: { paper: 'on paper', dark: 'dark letters', light: 'light letters' } as const satisfies Record<
+    Letters,
+    string
+  >,
+  contrast: (ratio: string, needed: string) => `contrast ${ratio} : 1, needs ${needed} : 1`,
   // How the page is.
   page: 'On this page',
   cellsOf: (count: number, through: number) =>
@@ -164,6 +170,7 @@ export const WORDS = {
     small: 'too small for a finger',
     'does-nothing': 'does nothing in this program',
     'label-low': 'letters too low to be read',
+    'low-contrast': 'words do not stand out from the picture',
   } as const satisfies Record<CellProblem['kind'], string>,
   problem: (name: string, what: string) => `${name}: ${what}`,
   more: (count: number) => `And ${count} more.`,
