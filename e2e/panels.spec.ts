@@ -373,6 +373,72 @@ test('a template is saved, painted on and brought back: it lies to the point und
   await tablet.context.close();
 });
 
+test('a page based on another has its cells in the same places: changed there in all, stood in for on one', async ({
+  app,
+  quietPage: page,
+  browser,
+}) => {
+  test.slow();
+  await open(page, app.address, 'panels?device=wall-panel&profile=larkframe');
+  await newPageOf(page, 'Stage');
+  await drag(page, GRID, [0, 0], [0, 0.1]);
+  await expect(said(page)).toContainText('Button, 1 × 1');
+  await does(page, 'Onion skin');
+  await drag(page, GRID, [1, 0], [1, 0.1]);
+  await does(page, 'Back a page');
+  await saved(page);
+  await newPageOf(page, 'Late');
+  await page.keyboard.press('Escape');
+  await side(page).getByRole('combobox', { name: 'Based on' }).click();
+  await page.getByRole('option', { name: 'Stage', exact: true }).click();
+  await expect(page.locator('.MuiPopover-root')).toHaveCount(0);
+  const onion = named(page, 'Cell 13');
+  await expect(onion).toBeVisible();
+  for (const colorScheme of ['dark', 'light'] as const) {
+    await page.emulateMedia({ colorScheme });
+    await expectAccessible(page);
+  }
+  // It is that page's: told, not taken away here; what it does changes there.
+  await onion.click();
+  await expect(side(page)).toContainText('It belongs to “Stage”');
+  await page.keyboard.press('Delete');
+  await expect(said(page)).toContainText('belongs to the page this one is based on');
+  await expect(onion).toBeVisible();
+  // One of its own in its place.
+  await side(page).getByRole('button', { name: 'Give this page one of its own' }).click();
+  await expect(onion).toHaveCount(0);
+  await expect(named(page, 'Cell 15')).toBeVisible();
+  await named(page, 'Cell 15').click();
+  await does(page, 'Magnify here');
+  await saved(page);
+  // Kept so.
+  await page.reload();
+  await expect(named(page, 'Cell 15')).toBeVisible();
+  await expect(named(page, 'Cell 14')).toBeVisible();
+  // The page it is based on cannot be taken away under it.
+  await page.getByRole('treeitem', { name: /^Stage/ }).click();
+  await expect(named(page, 'Cell 13')).toBeVisible();
+  await page.getByRole('button', { name: 'Change page Stage' }).click();
+  await page.getByRole('menuitem', { name: /^Remove/ }).click();
+  await expect(page.getByText('“Late” is based on “Stage”')).toBeVisible();
+  await expect(page.getByRole('treeitem', { name: /^Stage/ })).toBeVisible();
+  await page.getByRole('treeitem', { name: /^Home/ }).click();
+  await cellOf(page, 'cell-9').click();
+  await does(page, 'Open Late');
+  await saved(page);
+  await page.getByRole('link', { name: 'Rehearse' }).click();
+  await rehearsing(page);
+  const tablet = await openTablet(browser, app.address, 'wall-panel');
+  const key = (name: string) => tablet.page.getByRole('button', { name: new RegExp(`^${name}`) });
+  await key('Cell 9').tap();
+  await expect(key('Cell 15')).toBeVisible();
+  await expect(key('Cell 13')).toHaveCount(0);
+  // What comes from the other page works as it does there: it leads back.
+  await key('Cell 14').tap();
+  await expect(key('Cell 9')).toBeVisible();
+  await tablet.context.close();
+});
+
 test('words straight on a picture are looked at in its pixels: what does not stand out is told, and mended', async ({
   app,
   quietPage: page,

@@ -71,7 +71,7 @@ const store = configureStore({
 });
 // Entries that were waiting are told to the parent, which knows what must not be lost.
 let before: readonly { id: string }[] = [];
-store.subscribe(() => {
+const report = () => {
   const { pending, log, notices, aside } = store.getState().setup;
   if (pending === before) return;
   const now = new Set(pending.map(({ id }) => id));
@@ -84,8 +84,11 @@ store.subscribe(() => {
     else if (lost.has(id)) say({ kind: 'dropped', id });
   }
   before = pending;
-});
+};
+// After the page itself, which keeps an edit first: one that is told must outlive a page that is killed then.
 keepInStep(store as never);
+store.subscribe(report);
+report();
 
 /** Each page writes notes of its own, so that what it set last must stand. */
 const slot = {

@@ -8,6 +8,7 @@ import { ENTITIES } from './entities.ts';
 import { FirstTables1764000000000 } from './firstTables.ts';
 import { KeysByMeaning1764500000000 } from './keysByMeaning.ts';
 import { NewerDatabase } from './newerDatabase.ts';
+import { PageBases1765100000000 } from './pageBases.ts';
 import { Pages1764700000000 } from './pages.ts';
 import { Pairings1765000000000 } from './pairings.ts';
 import { Panels1764900000000 } from './panels.ts';
@@ -30,6 +31,7 @@ export const MIGRATIONS = [
   Pictures1764800000000,
   Panels1764900000000,
   Pairings1765000000000,
+  PageBases1765100000000,
 ];
 
 /**

@@ -211,6 +211,7 @@ export const PageEntity = new EntitySchema<PageRow>({
     face: { type: 'jsonb', nullable: true },
     showsThrough: { name: 'shows_through', type: 'boolean' },
     follows: { type: 'boolean' },
+    basedOn: { ...nullableText, name: 'based_on' },
     grid: { type: 'jsonb', nullable: true },
     picture: { type: 'jsonb', nullable: true },
   },

@@ -1,5 +1,5 @@
 import { styled } from '@mui/material/styles';
-import { controlsOn, type Device, triggersOf } from '@nimble-lever/core/devices';
+import { type Device, triggersOf } from '@nimble-lever/core/devices';
 import {
   type Compiled,
   type EngineState,
@@ -7,7 +7,7 @@ import {
   resolutionNow,
   shownPage,
 } from '@nimble-lever/core/engine';
-import { BASE_LAYER, type Setup } from '@nimble-lever/core/setup';
+import { BASE_LAYER, controlsOnPage, type Setup } from '@nimble-lever/core/setup';
 import { describeActionIn, layerName, tidy, triggerNameIn } from '@nimble-lever/core/words';
 import { selectCompiled, selectSetup } from '../app/setup/selectors.ts';
 import { useAppSelector } from '../app/store.ts';
@@ -105,7 +105,7 @@ interface Use {
 /** What is set for the controls of a device, with the layers and the page of now. */
 function usesOf(setup: Setup, compiled: Compiled, engine: EngineState, device: Device): readonly Use[] {
   const column = setup.profiles[engine.profile];
-  return controlsOn(device, shownPage(compiled, engine, device.id)).flatMap((control) =>
+  return controlsOnPage(setup, device, shownPage(compiled, engine, device.id)).flatMap((control) =>
     triggersOf(control).flatMap((trigger): Use[] => {
       const { decided } = resolutionNow(compiled, engine, device.id, control.id, trigger);
       const owner = decided && setup.profiles[decided.profile];

@@ -1,7 +1,7 @@
-import { type Control, controlsOn, type Device, type Trigger } from '../devices/index.ts';
+import type { Control, Device, Trigger } from '../devices/index.ts';
 import { type Compiled, type EngineState, faceState, resolutionNow, shownPage } from '../engine/index.ts';
 import type { Resolution } from '../resolve/index.ts';
-import { NO_FACE } from '../setup/index.ts';
+import { controlsOnPage, NO_FACE } from '../setup/index.ts';
 import { describeActionIn } from '../words/index.ts';
 import type { ShownFace } from './messages.ts';
 
@@ -23,7 +23,7 @@ export function facesNow(
   const profile = setup.profiles[state.profile];
   const faces = new Map<string, FaceNow>();
   if (!profile) return faces;
-  for (const control of controlsOn(device, shownPage(compiled, state, device.id))) {
+  for (const control of controlsOnPage(setup, device, shownPage(compiled, state, device.id))) {
     const trigger = faceTrigger(control);
     if (!trigger) continue;
     const resolution = resolutionNow(compiled, state, device.id, control.id, trigger);

@@ -1,5 +1,5 @@
-import { controlsOn, type Device, readingDistance, tunedControl } from '../devices/index.ts';
-import type { Setup } from '../setup/index.ts';
+import { type Device, readingDistance, tunedControl } from '../devices/index.ts';
+import { controlsOnPage, type Setup } from '../setup/index.ts';
 import type { Panel } from './messages.ts';
 
 /**
@@ -7,9 +7,9 @@ import type { Panel } from './messages.ts';
  *
  * @param page null for the device's own
  */
-export function panelOf({ pages }: Pick<Setup, 'pages'>, device: Device, page: string | null): Panel {
+export function panelOf(setup: Pick<Setup, 'pages'>, device: Device, page: string | null): Panel {
   const { id, name, width, height, body, settings, panel } = device;
-  const shown = pages.find((each) => each.id === page);
+  const shown = setup.pages.find((each) => each.id === page);
   return {
     id,
     name,
@@ -18,7 +18,7 @@ export function panelOf({ pages }: Pick<Setup, 'pages'>, device: Device, page: s
     body,
     distance: readingDistance(device),
     picture: (shown ? shown.picture : panel?.picture) ?? null,
-    controls: controlsOn(device, page).map((control) => {
+    controls: controlsOnPage(setup, device, page).map((control) => {
       const {
         id: own,
         name: called,

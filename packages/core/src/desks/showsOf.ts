@@ -1,4 +1,4 @@
-import { controlsOn, type Device } from '../devices/index.ts';
+import type { Device } from '../devices/index.ts';
 import {
   type Compiled,
   controlKey,
@@ -7,6 +7,7 @@ import {
   shownPage,
   sliderKey,
 } from '../engine/index.ts';
+import { controlsOnPage } from '../setup/index.ts';
 import { programName } from '../words/index.ts';
 import { facesNow } from './facesNow.ts';
 import type { AllShown, ShownFace, Shows } from './messages.ts';
@@ -20,7 +21,7 @@ export function showsOf(compiled: Compiled, state: EngineState, device: Device):
   const values: Record<string, number> = {};
   const across: Record<string, number> = {};
   const down: string[] = [];
-  for (const { id } of controlsOn(device, shownPage(compiled, state, device.id))) {
+  for (const { id } of controlsOnPage(compiled.setup, device, shownPage(compiled, state, device.id))) {
     const key = controlKey(device.id, id);
     const value = state.springs[key]?.position ?? state.sliderValues[key];
     if (value !== undefined) values[id] = value;

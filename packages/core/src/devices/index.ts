@@ -68,7 +68,6 @@ export {
 } from './panel/cell.ts';
 export { cellAt, cellCap, cellShape, dividePanel, isInside, overlap } from './panel/cellShape.ts';
 export { controlsOn, isOnEveryPage } from './panel/controlsOn.ts';
-export { deviceOn } from './panel/deviceOn.ts';
 export { CELL_KINDS, type CellKind, cellKindOf, newCell, usesOfCell } from './panel/newCell.ts';
 export { SCREENS, type ScreenName, sizeOfScreen } from './panel/panelSizes.ts';
 export {

@@ -94,6 +94,8 @@ export interface Compiled {
     readonly uses: Map<CompiledControl, { last: FoundUses; readonly all: Map<readonly string[], FoundUses> }>;
     /** By device: the layers and pages it was looked up in last, and those of other pages while the same layers are on. */
     readonly layers: Map<string, { last: MadeLayers; readonly all: Map<string, MadeLayers> }>;
+    /** By such a list, then by page: the same list for a cell of a page that the one which shows is based on. */
+    readonly onBases: WeakMap<readonly string[], Map<string, readonly string[]>>;
   };
 }
 
@@ -144,7 +146,13 @@ export function compile(
     intents: previous && before?.programs === setup.programs ? previous.intents : intentsOf(setup),
     readsPlaces: new Set(setup.programs.filter(({ keysBy }) => keysBy === 'place').map(({ id }) => id)),
     keyboards,
-    memo: { chains: new Map(), uses: new Map(), layers: new Map(), keys: previous?.memo.keys ?? new Map() },
+    memo: {
+      chains: new Map(),
+      uses: new Map(),
+      layers: new Map(),
+      onBases: new WeakMap(),
+      keys: previous?.memo.keys ?? new Map(),
+    },
   };
 }
 

@@ -1,5 +1,5 @@
 import { coveringFolders } from '../resolve/index.ts';
-import type { Page, Setup } from '../setup/index.ts';
+import { basesOf, type Page, type Setup } from '../setup/index.ts';
 
 /** The sets of a device. */
 export interface CompiledSets {
@@ -18,6 +18,8 @@ export interface CompiledPages {
   readonly sets: ReadonlyMap<string, CompiledSets>;
   /** Folders that let nothing through but turns and slides. */
   readonly covering: ReadonlySet<string>;
+  /** By page: those it is based on, the nearest first; one that is based on none has no entry. */
+  readonly bases: ReadonlyMap<string, readonly string[]>;
 }
 
 /** Makes the pages of a set-up ready. */
@@ -32,5 +34,7 @@ export function compilePages(setup: Setup): CompiledPages {
     if (follows && program !== null && !own.following.has(program)) own.following.set(program, id);
   }
   const byId = new Map(setup.pages.map((page) => [page.id, page]));
-  return { source: setup.pages, byId, sets, covering: coveringFolders(setup) };
+  const based = setup.pages.filter(({ basedOn }) => basedOn !== null);
+  const bases = new Map(based.map(({ id }) => [id, basesOf(setup, id)]));
+  return { source: setup.pages, byId, sets, covering: coveringFolders(setup), bases };
 }

@@ -1,4 +1,4 @@
-import type { Trigger } from '../devices/index.ts';
+import type { Control, Trigger } from '../devices/index.ts';
 import { coveringOf, type Resolution, resolveBehaviour } from '../resolve/index.ts';
 import { BASE_LAYER, slotKey } from '../setup/index.ts';
 import {
@@ -12,19 +12,43 @@ import {
   usesOf,
 } from './compile.ts';
 import { profileFor } from './destination.ts';
-import { folderOn, setOn } from './shownPage.ts';
+import { folderOn, isOnBase, setOn } from './shownPage.ts';
 import type { EngineState, ResolvedUse, Using } from './state.ts';
 import type { StepContext } from './stepContext.ts';
 
 /** The layer that is always on. */
 const BASE_ONLY: readonly string[] = [BASE_LAYER];
 
-/** The layers and pages a device is looked up in, from the top down: layers that are on, its folder, its set, the base layer. */
-export function layersFor({ compiled, state }: StepContext, device: string): readonly string[] {
-  return layersIn(compiled, state, device);
+/**
+ * The layers and pages a control is looked up in, from the top down: layers that are on, its device's folder, its set, the
+ * base layer. A cell of a page that the one which shows is based on is looked up on its own page, as it is there.
+ */
+export function layersOf(
+  { compiled, state }: StepContext,
+  { device, control }: CompiledControl,
+): readonly string[] {
+  return layersOfCell(compiled, state, device, control);
 }
 
-/** The same, for who has no step under way. The same list as long as nothing of it changes. */
+function layersOfCell(
+  compiled: Compiled,
+  state: EngineState,
+  device: string,
+  control: Control,
+): readonly string[] {
+  const layers = layersIn(compiled, state, device);
+  const page = control.cell?.page ?? null;
+  if (page === null || compiled.pages.bases.size === 0 || layers.includes(page)) return layers;
+  const shown = layers.find((layer) => isOnBase(compiled, layer, page));
+  if (shown === undefined) return layers;
+  const known = compiled.memo.onBases.get(layers) ?? new Map<string, readonly string[]>();
+  compiled.memo.onBases.set(layers, known);
+  const made = known.get(page) ?? layers.map((layer) => (layer === shown ? page : layer));
+  known.set(page, made);
+  return made;
+}
+
+/** The layers and pages of a device. The same list as long as nothing of it changes. */
 function layersIn(compiled: Compiled, state: EngineState, device: string): readonly string[] {
   const { layers } = state;
   const [folder, set] = [folderOn(state, device), setOn(compiled, state, device)];
@@ -58,13 +82,14 @@ export function resolutionNow(
   control: string,
   trigger: Trigger,
 ): Resolution {
+  const known = controlAt(compiled, device, control)?.control;
   return resolveBehaviour(
     chainFor(compiled, profileFor(compiled, state, device)),
-    layersIn(compiled, state, device),
+    known ? layersOfCell(compiled, state, device, known) : layersIn(compiled, state, device),
     device,
     control,
     trigger,
-    coveringOf(compiled.pages.covering, controlAt(compiled, device, control)?.control),
+    coveringOf(compiled.pages.covering, known),
   );
 }
 
@@ -73,7 +98,7 @@ export function resolveUse(
   context: StepContext,
   control: CompiledControl,
   trigger: Trigger,
-  layers: readonly string[] = layersFor(context, control.device),
+  layers: readonly string[] = layersOf(context, control),
 ): ResolvedUse {
   const { byTrigger } = memoFor(context, layers, control);
   const at = triggerIndex(trigger);
@@ -137,7 +162,7 @@ function lookUp(
 export function usesSet(
   context: StepContext,
   control: CompiledControl,
-  layers: readonly string[] = layersFor(context, control.device),
+  layers: readonly string[] = layersOf(context, control),
 ): number {
   return memoFor(context, layers, control).uses;
 }
@@ -147,7 +172,7 @@ export function resolveBound(
   context: StepContext,
   control: CompiledControl,
   trigger: Trigger,
-  layers: readonly string[] = layersFor(context, control.device),
+  layers: readonly string[] = layersOf(context, control),
 ): ResolvedUse | null {
   if ((usesSet(context, control, layers) & (1 << triggerIndex(trigger))) === 0) return null;
   const use = resolveUse(context, control, trigger, layers);

@@ -128,6 +128,25 @@ test.each<[string, readonly BoundRow[], string[], string]>([
     '@2 +KeyA @5 -KeyA @8 +KeyC @9 -KeyC',
   ],
   [
+    'a cell of the page that the one which shows is based on does what it does there; those of others do nothing',
+    [
+      ['everywhere panel/cell-2 press', page('open', 'third-takes')],
+      ['everywhere@takes panel/cell-3 press', 'C'],
+      ['everywhere@third-takes panel/cell-3 press', 'X'],
+      ['everywhere@puppets panel/cell-4 press', 'D'],
+      ['everywhere panel/cell-1 press', 'A'],
+      ['everywhere@second panel/cell-3 press', 'L'],
+      ['everywhere pedals/left press', { kind: 'layer', layer: 'second', mode: 'on' }],
+    ],
+    [
+      ...['0 down panel/cell-2', '1 up panel/cell-2', '2 down panel/cell-3', '3 up panel/cell-3'],
+      ...['4 down panel/cell-4', '5 up panel/cell-4', '6 down panel/cell-1', '7 up panel/cell-1'],
+      // A layer lies over it, as over any page.
+      ...['8 down pedals/left', '9 down panel/cell-3', '10 up panel/cell-3', '11 up pedals/left'],
+    ],
+    '@2 +KeyC @3 -KeyC @9 +KeyL @10 -KeyL',
+  ],
+  [
     'a layer that is on lies over the folder, a profile’s chain counts in it',
     [
       ...DRAWERS,

@@ -5,7 +5,7 @@ import type { EventOf } from './event.ts';
 import type { Outcome } from './explanation.ts';
 import { quietly, setHeld } from './held.ts';
 import { useUpOnce } from './layers.ts';
-import { layersFor, resolveBound, resolveUse, usesSet } from './lookup.ts';
+import { layersOf, resolveBound, resolveUse, usesSet } from './lookup.ts';
 import { end, tap } from './outputs.ts';
 import { pressInMenu, releaseInMenu } from './radial.ts';
 import { withEntry, without } from './record.ts';
@@ -50,12 +50,12 @@ export function press(context: StepContext, { device, control }: EventOf<'down'>
  * The layers a press is looked up in. A control that asks for a second press gets it in the layers of the first one,
  * which may have been on for that press only.
  */
-function layersToPressIn(context: StepContext, { key, device }: CompiledControl): readonly string[] {
+function layersToPressIn(context: StepContext, control: CompiledControl): readonly string[] {
   for (const use in context.state.confirmations) {
     const asking = context.state.confirmations[use];
-    if (asking?.key === key) return asking.layers;
+    if (asking?.key === control.key) return asking.layers;
   }
-  return layersFor(context, device);
+  return layersOf(context, control);
 }
 
 /** Triggers that make a press wait, or another one of it: a bit each. */

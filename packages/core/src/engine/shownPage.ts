@@ -43,6 +43,11 @@ export function shownPage(compiled: Compiled, state: EngineState, device: string
   return folderOn(state, device) ?? setOn(compiled, state, device);
 }
 
+/** Whether a page has the cells of another, since it is based on it. */
+export function isOnBase({ pages }: Compiled, page: string | null, base: string | null): boolean {
+  return page !== null && base !== null && (pages.bases.get(page)?.includes(base) ?? false);
+}
+
 /** What a choice is remembered under while no program is in front; no program has it as its id. */
 export const NO_PROGRAM = '';
 

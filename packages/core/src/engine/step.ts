@@ -10,7 +10,7 @@ import { phrase } from './phrase.ts';
 import { position } from './position.ts';
 import { press, release } from './press.ts';
 import { closeChangedMenu } from './radial.ts';
-import { shownPage } from './shownPage.ts';
+import { isOnBase, shownPage } from './shownPage.ts';
 import type { EngineState } from './state.ts';
 import { copyOf, type StepContext } from './stepContext.ts';
 import type { Stroke } from './stroke.ts';
@@ -138,7 +138,9 @@ function hiddenCell(
 ): Outcome | null {
   const cell = controlAt(compiled, device, control)?.control.cell;
   if (!cell || (cell.page === null && cell.everyPage)) return null;
-  return cell.page === shownPage(compiled, state, device) ? null : { kind: 'ignored', why: 'not-shown' };
+  const shown = shownPage(compiled, state, device);
+  const isThere = cell.page === shown || isOnBase(compiled, shown, cell.page);
+  return isThere ? null : { kind: 'ignored', why: 'not-shown' };
 }
 
 /** One function a kind; a new kind of event does not compile until it is here. */

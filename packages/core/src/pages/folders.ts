@@ -1,10 +1,11 @@
-import { type Control, controlsOn } from '../devices/index.ts';
+import type { Control } from '../devices/index.ts';
 import { ok, type Result, refuse } from '../result.ts';
 import {
   type Action,
   acting,
   type Binding,
   bindingChanges,
+  controlsOnPage,
   type Edit,
   type Face,
   itemAt,
@@ -165,11 +166,12 @@ export function wayBack(setup: Setup, folder: Page, profile: string): string | n
     behaviour.action.kind === 'page' &&
     (behaviour.action.change === 'back' || behaviour.action.change === 'home') &&
     (behaviour.action.device === null || behaviour.action.device === folder.device);
-  const found = (device ? controlsOn(device, folder.id) : []).find(({ id: control }) =>
-    shownContent(setup, { profile, layer: folder.id, device: folder.device, control }).some(({ binding }) =>
-      leads(binding),
-    ),
-  );
+  const found = (device ? controlsOnPage(setup, device, folder.id) : []).find(({ id: control, cell }) => {
+    // A cell of a page it is based on does what it does there.
+    const layer = cell?.page ?? folder.id;
+    const content = shownContent(setup, { profile, layer, device: folder.device, control });
+    return content.some(({ binding }) => leads(binding));
+  });
   return found?.id ?? null;
 }
 
@@ -181,9 +183,11 @@ export function wayBackEdit(
 ): { readonly edits: readonly SingleEdit[]; readonly control: string } | null {
   const device = setup.devices.find(({ id }) => id === folder.device);
   const place = { profile, layer: folder.id, device: folder.device };
-  const isFree = ({ id, canPress }: Control) =>
-    canPress && !setup.profiles[profile]?.bindings[keyOf({ ...place, control: id, trigger: 'press' })];
-  const control = device && controlsOn(device, folder.id).filter(isFree).at(-1)?.id;
+  const isFree = ({ id, canPress, cell }: Control) =>
+    canPress &&
+    (!cell?.page || cell.page === folder.id) &&
+    !setup.profiles[profile]?.bindings[keyOf({ ...place, control: id, trigger: 'press' })];
+  const control = device && controlsOnPage(setup, device, folder.id).filter(isFree).at(-1)?.id;
   if (control === undefined) return null;
   const slot = { ...place, control, trigger: 'press' as const };
   return { edits: bindingChanges(slot, null, opening(pageAction('back'), BACK_FACE)), control };

@@ -1,18 +1,22 @@
 import { type CellArea, type Device, type Grid, isInside, overlap } from '../devices/index.ts';
-import { gridOf, type Page, type Setup } from '../setup/index.ts';
+import { basesOf, gridOf, type Page, type Setup } from '../setup/index.ts';
 
 /** A page of a panel: how it is divided, and what lies on it. */
 export interface PanelPage {
   readonly device: Device;
   readonly page: Page | null;
   readonly grid: Grid;
+  /** The pages it is based on, the nearest first. */
+  readonly bases: readonly string[];
 }
 
 /** A page of a panel by their ids; null for a device that is no panel. */
 export function panelPage(setup: Setup, device: string, page: string | null): PanelPage | null {
   const found = setup.devices.find(({ id }) => id === device);
   const own = setup.pages.find((each) => each.id === page && each.device === device) ?? null;
-  return found?.panel ? { device: found, page: own, grid: gridOf(found.panel, own) } : null;
+  return found?.panel
+    ? { device: found, page: own, grid: gridOf(found.panel, own), bases: basesOf(setup, page) }
+    : null;
 }
 
 /** The areas that the cells of a page itself take, without some of them. */

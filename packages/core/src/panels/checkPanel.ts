@@ -1,14 +1,7 @@
-import {
-  type Control,
-  controlsOn,
-  type Device,
-  readingDistance,
-  shapeBox,
-  triggersOf,
-} from '../devices/index.ts';
+import { type Control, type Device, readingDistance, shapeBox, triggersOf } from '../devices/index.ts';
 import { leastCapitals } from '../drawing/index.ts';
 import { shownContent } from '../pages/index.ts';
-import { BASE_LAYER, type Setup } from '../setup/index.ts';
+import { BASE_LAYER, controlsOnPage, layerOfCell, type Setup } from '../setup/index.ts';
 
 /**
  * A target for a finger is at least so wide and high: millimetres. Common practice; WCAG 2.2 (2.5.8) asks for 24 CSS
@@ -54,13 +47,14 @@ export function checkPanelPage(
   profile: string,
 ): readonly CheckedCell[] {
   const least = leastCapitals(readingDistance(device));
-  return controlsOn(device, page).flatMap((control): CheckedCell[] => {
+  return controlsOnPage(setup, device, page).flatMap((control): CheckedCell[] => {
     const { cell } = control;
     if (!cell) return [];
     const problems: CellProblem[] = [];
     const target = targetOf(control);
     if (isUsed(control) && target < LEAST_TARGET) problems.push({ kind: 'small', millimetres: target });
-    const layer = page ?? BASE_LAYER;
+    // What a cell of another page does is set there.
+    const layer = cell.page !== null && cell.page !== page ? layerOfCell(control) : (page ?? BASE_LAYER);
     const content = shownContent(setup, { profile, layer, device: device.id, control: control.id });
     if (isUsed(control) && content.length === 0) problems.push({ kind: 'does-nothing' });
     if (cell.labelSize !== null && cell.labelSize < least) {

@@ -18,6 +18,7 @@ import { copyPage } from '../pages/index.ts';
 import {
   applyEdit,
   checkSetup,
+  controlsOnPage,
   copyDevice,
   type Edit,
   itemAt,
@@ -216,7 +217,7 @@ test('another grid keeps what fits and takes away what does not, with what it do
   const { edits, lost } = changeGrid(setup, pageOf(setup), { columns: 4, rows: 3 });
   expect(lost.map(({ id }) => id)).toEqual(['fader-1', 'fader-2']);
   const smaller = done(setup, together(edits));
-  expect(controlsOn(pageOf(smaller).device, null)).toHaveLength(12);
+  expect(controlsOn(pageOf(smaller).device, null, [])).toHaveLength(12);
   // The folder has no grid of its own: it goes by the panel's.
   expect(pageOf(smaller, 'takes').grid).toEqual({ columns: 4, rows: 3 });
   const own = changeGrid(smaller, pageOf(smaller, 'takes'), { columns: 2, rows: 2 });
@@ -229,7 +230,8 @@ test('a cell on every page shows where no cell of the page lies in its place, an
   const [first] = pageOf(setup).device.controls;
   if (!first) throw new Error('no cell');
   const everywhere = done(setup, together(cellToPage(setup, 'panel', first, null, true)));
-  const shown = (now: Setup, page: string | null) => controlsOn(pageOf(now).device, page).map(({ id }) => id);
+  const shown = (now: Setup, page: string | null) =>
+    controlsOnPage(now, pageOf(now).device, page).map(({ id }) => id);
   expect(shown(everywhere, 'takes')).toEqual(['cell-1']);
   const over = done(everywhere, addCell(pageOf(everywhere, 'takes'), 'words', area(0, 0, 2, 2), idFor).edit);
   expect(shown(over, 'takes')).toEqual(['words-1']);
@@ -238,6 +240,59 @@ test('a cell on every page shows where no cell of the page lies in its place, an
   const away = done(setup, together(cellToPage(setup, 'panel', first, 'takes')));
   expect(Object.keys(away.profiles.everywhere?.bindings ?? {})).toEqual(['takes/panel/cell-1/press']);
   expect(shown(away, null)).toHaveLength(13);
+});
+
+test('a page has the cells of the one it is based on, in the same places, but for those that its own stand in for', () => {
+  const setup = withPanel();
+  const [first, second] = pageOf(setup).device.controls;
+  if (!first || !second) throw new Error('no cells');
+  const page = (id: string, basedOn: string) =>
+    newPage({ id, device: 'panel', kind: 'folder', name: id, basedOn });
+  const cells = together([
+    ...cellToPage(setup, 'panel', first, 'takes'),
+    ...cellToPage(setup, 'panel', second, 'takes'),
+  ]);
+  const based: Setup = { ...done(setup, cells) };
+  const pages = [...based.pages, page('more', 'takes'), page('last', 'more')];
+  const now: Setup = { ...based, pages };
+  expect(checkSetup(now)).toEqual([]);
+  const shown = (of: Setup, id: string | null) =>
+    controlsOnPage(of, pageOf(of).device, id).map((each) => each.id);
+  for (const id of ['takes', 'more', 'last']) expect(shown(now, id)).toEqual(['cell-1', 'cell-2']);
+  // A change on the base shows in all; one of a page's own stands in for it there, and on what is based on that.
+  const moved = done(now, together(placeCells('panel', new Map([['cell-2', area(3, 1)]]))));
+  expect(shown(moved, 'last')).toEqual(['cell-1', 'cell-2']);
+  const over = done(moved, addCell(pageOf(moved, 'more'), 'fader', area(0, 0), idFor).edit);
+  expect(shown(over, 'takes')).toEqual(['cell-1', 'cell-2']);
+  expect(shown(over, 'more')).toEqual(['cell-2', 'fader-3']);
+  expect(shown(over, 'last')).toEqual(['cell-2', 'fader-3']);
+  expect(shown(over, null)).not.toContain('cell-2');
+});
+
+test('a page is not based on itself by way of others, on another device’s, nor left by those that are based on it', () => {
+  const setup = withPanel();
+  const page = (id: string, basedOn: string | null) =>
+    newPage({ id, device: 'panel', kind: 'folder', name: id, basedOn });
+  const now: Setup = { ...setup, pages: [...setup.pages, page('more', 'takes'), page('last', 'more')] };
+  const set = (at: string, basedOn: string | null) =>
+    applyEdit(now, { kind: 'set', at: itemAt.page(at), fields: { basedOn } });
+  expect(set('takes', 'last')).toMatchObject({
+    ok: false,
+    problem: { code: 'page-base-circle', page: 'Takes' },
+  });
+  expect(set('takes', 'takes')).toMatchObject({ ok: false, problem: { code: 'page-base-circle' } });
+  expect(set('more', 'drawer')).toMatchObject({ ok: false, problem: { code: 'page-of-other-device' } });
+  expect(set('more', 'gone')).toMatchObject({ ok: false, problem: { code: 'unknown-page' } });
+  expect(applyEdit(now, { kind: 'remove', at: itemAt.page('takes') })).toMatchObject({
+    ok: false,
+    problem: { code: 'pages-based-on', page: 'Takes', others: ['more'] },
+  });
+  // With the device all of them go, and come back as they were.
+  const gone = applyEdit(now, { kind: 'remove', at: itemAt.device('panel') });
+  if (!gone.ok) throw new Error(JSON.stringify(gone.problem));
+  const back = applyEdit(gone.value.setup, gone.value.inverse);
+  expect(back.ok && back.value.setup).toEqual(now);
+  expect(set('last', null)).toMatchObject({ ok: true });
 });
 
 test('a page goes with its cells and comes back with them; a copy of it has cells of its own', () => {
@@ -252,7 +307,7 @@ test('a page goes with its cells and comes back with them; a copy of it has cell
   const copy = copyPage(filled, takes, 'panel', ({ id }) => `${id}-too`);
   expect(copy.left).toBe(0);
   const twice = done(filled, copy.edit);
-  const [cell] = controlsOn(pageOf(twice).device, 'takes-too');
+  const [cell] = controlsOnPage(twice, pageOf(twice).device, 'takes-too');
   expect(cell?.id).toBe('cell-1-too');
   expect(Object.keys(twice.profiles.everywhere?.bindings ?? {}).toSorted()).toEqual([
     'takes-too/panel/cell-1-too/press',
@@ -276,7 +331,7 @@ test('cells become a folder in one step: they move in, a new cell opens it, anot
   if (!made.ok) throw new Error(made.problem);
   const { edit, opener, back } = made.value;
   const now = done(setup, edit);
-  const on = (page: string | null) => controlsOn(pageOf(now).device, page).map(({ id }) => id);
+  const on = (page: string | null) => controlsOnPage(now, pageOf(now).device, page).map(({ id }) => id);
   expect(on('shot')).toEqual(['cell-1', 'cell-2', back]);
   expect(on(null)).not.toContain('cell-1');
   expect(cellOf(now, opener).area).toEqual(area(0, 0));
@@ -300,9 +355,9 @@ test('a copy of a panel has its pages with cells of its own on them, and takes n
   const [page] = now.pages.filter(({ device }) => device === copy.id);
   const device = now.devices.find(({ id }) => id === copy.id);
   if (!page || !device) throw new Error('no copy');
-  expect(controlsOn(device, page.id).map(({ name }) => name)).toEqual(['Cell 13']);
+  expect(controlsOn(device, page.id, []).map(({ name }) => name)).toEqual(['Cell 13']);
   const without = done(now, { kind: 'remove', at: itemAt.page(page.id) });
-  expect(controlsOn(pageOf(without).device, 'takes')).toHaveLength(1);
+  expect(controlsOn(pageOf(without).device, 'takes', [])).toHaveLength(1);
 });
 
 test('a cell made a fader is one; what it did when pressed goes', () => {

@@ -14,7 +14,7 @@ const escaped = (text: string) => text.replace(/[&<>"]/g, (found) => ENTITIES[fo
  * The grid of a page to paint on, as an SVG document in millimetres: a group for the grid, one for the cells and one for
  * their numbers and names. What is painted over it to its very edges lies on the page to the point.
  */
-export function templateSvg({ device, page, grid }: PanelPage): string {
+export function templateSvg({ device, page, grid, bases }: PanelPage): string {
   const { width, height } = device;
   const { margin, across, down } = dividePanel(device, grid);
   const line = (x1: number, y1: number, x2: number, y2: number) =>
@@ -26,7 +26,7 @@ export function templateSvg({ device, page, grid }: PanelPage): string {
   const level = Array.from({ length: grid.rows + 1 }, (_, i) =>
     line(margin, margin + i * down, right, margin + i * down),
   );
-  const cells = controlsOn(device, page?.id ?? null).filter(({ cell }) => cell !== null);
+  const cells = controlsOn(device, page?.id ?? null, bases).filter(({ cell }) => cell !== null);
   return [
     '<?xml version="1.0" encoding="UTF-8"?>',
     `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}">`,

@@ -86,7 +86,7 @@ export function planStart(
 ): readonly ReadyStep[] {
   const column = setup.profiles[profile];
   const found = setup.devices.find(({ id }) => id === device);
-  const controls = found ? controlsOn(found, null) : [];
+  const controls = found ? controlsOn(found, null, []) : [];
   if (!column) return [];
   const taken = new Set<string>();
   const stepsFor = (control: Control, trigger: Trigger, ways: readonly string[]): readonly ReadyStep[] => {

@@ -24,8 +24,24 @@ function faultOfPage(setup: Setup, page: Page): Fault | null {
   if (program !== null && !setup.programs.some(({ id }) => id === program)) {
     return { at: ['program'], refusal: { code: 'unknown-program', program } };
   }
-  const refusal = wrongWithin(setup, page);
-  return refusal && { at: ['within'], refusal };
+  const within = wrongWithin(setup, page);
+  if (within) return { at: ['within'], refusal: within };
+  const base = wrongBase(setup, page);
+  return base && { at: ['basedOn'], refusal: base };
+}
+
+/** From a page through those it is based on. */
+function wrongBase({ pages }: Setup, { id, name, device, basedOn }: Page): Refusal | null {
+  const seen = new Set([id]);
+  for (let next = basedOn; next !== null; ) {
+    if (seen.has(next)) return { code: 'page-base-circle', page: name };
+    seen.add(next);
+    const found = pages.find((each) => each.id === next);
+    if (!found) return { code: 'unknown-page', page: next };
+    if (found.device !== device) return { code: 'page-of-other-device', page: found.name };
+    next = found.basedOn;
+  }
+  return null;
 }
 
 /** From a page up through those it is kept in. */

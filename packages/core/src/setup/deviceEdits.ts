@@ -57,14 +57,16 @@ export function copyDevice(
   return { id, edit: together([added, ...addedPages(setup, pages), ...bound]) };
 }
 
-/** The edits that add pages after all others, in their order: one that stands in another is put there when all are. */
+/** The edits that add pages after all others, in their order: one that stands in another, or is based on one, is so when all are there. */
 export function addedPages(setup: Setup, pages: readonly Page[]): readonly SingleEdit[] {
   const added = pages.map((page, i): SingleEdit => {
     const after = pages[i - 1]?.id ?? setup.pages.at(-1)?.id ?? null;
-    return { kind: 'add', at: itemAt.page(page.id), item: { ...page, within: null }, after };
+    return { kind: 'add', at: itemAt.page(page.id), item: { ...page, within: null, basedOn: null }, after };
   });
-  const inside = pages.flatMap(({ id, within }): SingleEdit[] =>
-    within === null ? [] : [{ kind: 'set', at: itemAt.page(id), fields: { within } }],
+  const inside = pages.flatMap(({ id, within, basedOn }): SingleEdit[] =>
+    within === null && basedOn === null
+      ? []
+      : [{ kind: 'set', at: itemAt.page(id), fields: { within, basedOn } }],
   );
   return [...added, ...inside];
 }

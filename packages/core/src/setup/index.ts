@@ -117,6 +117,7 @@ export { newCommand, newProfile, newProgram } from './newParts.ts';
 export { type BareStep, numberItems, numberSteps } from './numbered.ts';
 // Windows are recognised by patterns, in time that grows with the title and not with the pattern's cunning.
 export { FOLDERS_DEEP, newPage, PAGE_KINDS, type Page, type PageKind, pageSchema } from './page.ts';
+export { basesOf, controlsOnPage, deviceOnPage } from './pageBases.ts';
 export { aboutCopies, type PageCopies, pageCopies } from './pageCopies.ts';
 export { compilePattern, fitsGlob, type Pattern } from './patterns/pattern.ts';
 export type { RegexProblem } from './patterns/regexSyntax.ts';

@@ -27,6 +27,8 @@ export const pageSchema = z.strictObject({
   showsThrough: z.boolean().default(false),
   /** Of a set that has a program: it is on when that program comes to the front and none was chosen yet. */
   follows: z.boolean().default(false),
+  /** Of a panel: the page whose cells are on it, too, where none of its own lies in their place; null for none. */
+  basedOn: idSchema.nullable().default(null),
   /** Of a panel: how it is divided; null for as the panel's own page is. */
   grid: gridSchema.nullable().default(null),
   /** Of a panel: what lies under its cells. */
@@ -43,6 +45,7 @@ export function newPage(given: Pick<Page, 'id' | 'device' | 'kind' | 'name'> & P
     face: null,
     showsThrough: false,
     follows: false,
+    basedOn: null,
     grid: null,
     picture: null,
     ...given,

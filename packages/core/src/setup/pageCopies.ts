@@ -11,7 +11,8 @@ export interface PageCopies {
 }
 
 /**
- * Copies of pages. A folder that stood in a page which is not copied stands in the device's own.
+ * Copies of pages. A folder that stood in a page which is not copied stands in the device's own; one that was based on such
+ * a page is based on none.
  *
  * @param idFor gives each an id of its own
  */
@@ -26,6 +27,7 @@ export function pageCopies(
     id: ids.get(page.id) ?? page.id,
     device,
     within: page.within === null ? null : (ids.get(page.within) ?? null),
+    basedOn: page.basedOn === null ? null : (ids.get(page.basedOn) ?? null),
   }));
   return { pages: copies, ids };
 }

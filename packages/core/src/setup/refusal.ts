@@ -14,6 +14,8 @@ export type Refusal =
   /** What a page is, or which device it is of, stays. */
   | { readonly code: 'page-fixed'; readonly page: string }
   | { readonly code: 'set-within'; readonly page: string }
+  | { readonly code: 'page-base-circle'; readonly page: string }
+  | { readonly code: 'pages-based-on'; readonly page: string; readonly others: readonly string[] }
   | { readonly code: 'folder-circle'; readonly page: string }
   | { readonly code: 'too-deep'; readonly page: string; readonly limit: number }
   | { readonly code: 'cell-outside'; readonly cell: string }

@@ -113,7 +113,7 @@ function arbitraryProgramEdit(setup: Setup): fc.Arbitrary<readonly SingleEdit[]>
   });
 }
 
-/** Cells that are moved, grown, taken to other pages, and grids that are divided otherwise: some are refused. */
+/** Cells that are moved, grown, taken to other pages, grids that are divided otherwise, pages based on others: some are refused. */
 function arbitraryPanelEdit(setup: Setup): fc.Arbitrary<SingleEdit> | null {
   const panels = setup.devices.filter(({ panel }) => panel !== null);
   const cells = panels.flatMap(({ id, controls }) => controls.map((own) => itemAt.control(id, own.id)));
@@ -143,12 +143,20 @@ function arbitraryPanelEdit(setup: Setup): fc.Arbitrary<SingleEdit> | null {
           ? { kind: 'set', at: itemAt.device(id), fields: { 'panel.grid': value } }
           : { kind: 'set', at: itemAt.page(page), fields: { grid: value } },
     );
+  const based = fc
+    .tuple(fc.constantFrom(...pages), fc.constantFrom(...pages))
+    .map(
+      ([page, basedOn]): SingleEdit =>
+        page === null
+          ? { kind: 'set', at: itemAt.device(panels[0]?.id ?? ''), fields: { 'panel.distance': 500 } }
+          : { kind: 'set', at: itemAt.page(page), fields: { basedOn } },
+    );
   const size = fc
     .constantFrom(...panels)
     .map(
       ({ id }): SingleEdit => ({ kind: 'set', at: itemAt.device(id), fields: { width: 200, height: 300 } }),
     );
-  return fc.oneof({ weight: 4, arbitrary: cell }, divided, size);
+  return fc.oneof({ weight: 4, arbitrary: cell }, divided, based, size);
 }
 
 /** Random edits for a set-up: most apply, some are refused. */

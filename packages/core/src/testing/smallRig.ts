@@ -171,6 +171,14 @@ export function smallPages(): Page[] {
     newPage({ id: 'words', device: 'dial', kind: 'set', name: 'Words' }),
     newPage({ id: 'takes', device: 'panel', kind: 'folder', name: 'Takes' }),
     newPage({ id: 'puppets', device: 'panel', kind: 'set', name: 'Puppets' }),
+    newPage({ id: 'more-takes', device: 'panel', kind: 'folder', name: 'More takes', basedOn: 'takes' }),
+    newPage({
+      id: 'third-takes',
+      device: 'panel',
+      kind: 'folder',
+      name: 'Third takes',
+      basedOn: 'more-takes',
+    }),
     newPage({ id: 'near', device: 'mouse', kind: 'set', name: 'Near' }),
     newPage({ id: 'paints', device: 'mouse', kind: 'folder', name: 'Paints', program: 'brindle' }),
   ];

@@ -12,8 +12,9 @@ export { changeWords } from './changes.ts';
 export { bytesProblemWords, descriptorProblemWords } from './descriptorProblems.ts';
 export { editWords, fieldsWords, placeWords } from './edits.ts';
 export { type Account, accountOf } from './explanations.ts';
-export { formatProblemWords, issueWords } from './formatProblems.ts';
+export { formatProblemWords } from './formatProblems.ts';
 export { holdWords } from './holdWords.ts';
+export { issueWords } from './issues.ts';
 export { memoryDoesWords, memoryProblemWords, memoryReasonWords } from './memory.ts';
 export {
   capital,
@@ -31,8 +32,9 @@ export {
   triggerWord,
 } from './names.ts';
 export { tidy } from './numbers.ts';
-export { refusalWords, regexProblemWords, shortcutProblemWords } from './refusals.ts';
+export { refusalWords } from './refusals.ts';
 export { cameUpOf, type Sent, sentOf, wheelText } from './sent.ts';
+export { regexProblemWords, shortcutProblemWords } from './textProblems.ts';
 export { decisionWords, ruleWords } from './why.ts';
 export { whyThisOne } from './whyThisOne.ts';
 export { candidateWords, neverWords, WINDOW_WORDS } from './windowWords.ts';

@@ -7,7 +7,8 @@ import { editWords, fieldsWords } from './edits.ts';
 import { accountOf } from './explanations.ts';
 import { memoryDoesWords, memoryProblemWords, memoryReasonWords } from './memory.ts';
 import { triggerName } from './names.ts';
-import { refusalWords, shortcutProblemWords } from './refusals.ts';
+import { refusalWords } from './refusals.ts';
+import { shortcutProblemWords } from './textProblems.ts';
 import { whyThisOne } from './whyThisOne.ts';
 
 const setup = demoSetup();

@@ -1,5 +1,5 @@
 import { styled } from '@mui/material/styles';
-import { type Device, deviceOn, mainTriggersOf } from '@nimble-lever/core/devices';
+import { controlsOn, type Device, mainTriggersOf } from '@nimble-lever/core/devices';
 import { memo, useMemo } from 'react';
 import { useAppSelector } from '../../app/store.ts';
 import { DeviceCard } from '../../pieces/DeviceCard.tsx';
@@ -48,7 +48,10 @@ interface Props {
  */
 export const StripDevice = memo(function StripDevice(props: Props) {
   const { device: whole, lit, selected, small, ready, counted, onUse } = props;
-  const device = useMemo(() => deviceOn(whole, null), [whole]);
+  const device = useMemo(
+    () => (whole.panel ? { ...whole, controls: [...controlsOn(whole, null, [])] } : whole),
+    [whole],
+  );
   const simulated = useAppSelector(selectSimulated);
   const { plugged, low, charge } = simulatedDevice(simulated, device);
   const litIds = useMemo(() => new Set(lit.split(' ').filter(Boolean)), [lit]);

@@ -1,5 +1,4 @@
 import {
-  controlsOn,
   type Device,
   mainTriggersOf,
   type Trigger,
@@ -8,7 +7,14 @@ import {
   wayOf,
 } from '@nimble-lever/core/devices';
 import { profileChain } from '@nimble-lever/core/resolve';
-import { EVERYWHERE, type Profile, profileOf, type Setup, type Slot } from '@nimble-lever/core/setup';
+import {
+  controlsOnPage,
+  EVERYWHERE,
+  type Profile,
+  profileOf,
+  type Setup,
+  type Slot,
+} from '@nimble-lever/core/setup';
 import { profileName, triggerName, triggerWord } from '@nimble-lever/core/words';
 import type { CellFace } from '../../pieces/Cell.tsx';
 import type { BoardView } from './boardView.ts';
@@ -134,10 +140,10 @@ function rowsOf(setup: Setup, shown: Shown): readonly BoardRow[] {
   const rows = setup.devices.flatMap((device) => {
     const place = placeShown(setup, shown, device.id);
     const page = setup.pages.some(({ id }) => id === place) ? place : null;
-    // By use, a panel's cells stand together, each on the page it belongs to.
-    const there = grouping === 'device' ? controlsOn(device, page) : device.controls;
+    // A panel's cells are set on the page they belong to; by use, they stand together.
+    const there = grouping === 'device' ? controlsOnPage(setup, device, page) : device.controls;
     return there.flatMap((control) => {
-      const layer = grouping === 'device' ? place : (control.cell?.page ?? place);
+      const layer = control.cell?.page ?? place;
       const key = `${device.id}/${control.id}`;
       const main = mainTriggersOf(control);
       const all = triggersOf(control);

@@ -1,9 +1,10 @@
 import type { Trigger } from '@nimble-lever/core/devices';
-import { controlsOn, triggersOf } from '@nimble-lever/core/devices';
+import { triggersOf } from '@nimble-lever/core/devices';
 import { reachOf } from '@nimble-lever/core/programs';
 import {
   type Action,
   BASE_LAYER,
+  controlsOnPage,
   EVERYWHERE,
   layerOfCell,
   profileOf,
@@ -151,7 +152,7 @@ function layerItems({ layers }: Setup): readonly FindItem[] {
 function pageItems(setup: Setup, profile: string): readonly FindItem[] {
   return setup.pages.flatMap(({ id, name, kind, device, program }): FindItem[] => {
     const owner = setup.devices.find((each) => each.id === device);
-    const there = owner ? controlsOn(owner, id) : [];
+    const there = owner ? controlsOnPage(setup, owner, id) : [];
     const control = there.find((each) => triggersOf(each).length > 0);
     const trigger = control && triggersOf(control)[0];
     if (!owner || !control || !trigger) return [];

@@ -27,6 +27,7 @@ import { useSlotEdits } from '../../editors/useSlotEdits.ts';
 import { ChoiceField } from '../../pieces/ChoiceField.tsx';
 import type { ControlFace } from '../../pieces/controlFace.ts';
 import { faceParts } from '../../pieces/faceParts.ts';
+import { BasedOn } from './grid/BasedOn.tsx';
 import { CellFields } from './grid/CellFields.tsx';
 import { PageChecks } from './grid/PageChecks.tsx';
 import type { PageFace } from './pageFaces.ts';
@@ -229,6 +230,7 @@ function PageSum({ device, page, profile, faces, panel, onSelect }: Props) {
   return (
     <section>
       <h3>{WORDS.onThisPage}</h3>
+      {panel && <BasedOn panel={panel} />}
       {panel && <PageChecks panel={panel} profile={profile} onSelect={onSelect} />}
       <p>
         {!panel && WORDS.counts(set, device.controls.length)} {back !== null && WORDS.backBy(nameOf(back))}

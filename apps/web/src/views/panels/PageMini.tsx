@@ -1,6 +1,8 @@
 import { styled } from '@mui/material/styles';
-import { type Device, deviceOn } from '@nimble-lever/core/devices';
-import { FACE_COLOURS } from '@nimble-lever/core/setup';
+import type { Device } from '@nimble-lever/core/devices';
+import { deviceOnPage, FACE_COLOURS } from '@nimble-lever/core/setup';
+import { selectSetup } from '../../app/setup/selectors.ts';
+import { useAppSelector } from '../../app/store.ts';
 import { ShapeMark } from '../../pieces/ShapeMark.tsx';
 import type { PageFace } from './pageFaces.ts';
 
@@ -28,7 +30,8 @@ interface Props {
 
 /** A page in small, as it is: what is set on it in its colour, what comes from below in grey. */
 export function PageMini({ device: whole, page, faces }: Props) {
-  const device = deviceOn(whole, page);
+  const setup = useAppSelector(selectSetup);
+  const device = deviceOnPage(setup, whole, page);
   return (
     <Svg viewBox={`0 0 ${device.width} ${device.height}`} aria-hidden>
       {device.body.map((shape, i) => (

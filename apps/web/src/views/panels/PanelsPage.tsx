@@ -1,7 +1,14 @@
 import Button from '@mui/material/Button';
 import { styled } from '@mui/material/styles';
-import { type Device, deviceOn } from '@nimble-lever/core/devices';
-import { BASE_LAYER, EVERYWHERE, type Page, profileOf, type Setup } from '@nimble-lever/core/setup';
+import type { Device } from '@nimble-lever/core/devices';
+import {
+  BASE_LAYER,
+  deviceOnPage,
+  EVERYWHERE,
+  type Page,
+  profileOf,
+  type Setup,
+} from '@nimble-lever/core/setup';
 import { Plus } from 'lucide-react';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
@@ -152,7 +159,7 @@ function Pages({ devices, device: whole, page, asked, onShow }: Props) {
   const navigate = useNavigate();
   const setup = useAppSelector(selectSetup);
   const front = useAppSelector((state) => state.engine.engine.profile);
-  const device = useMemo(() => deviceOn(whole, page?.id ?? null), [whole, page]);
+  const device = useMemo(() => deviceOnPage(setup, whole, page?.id ?? null), [setup, whole, page]);
   const panel = usePanelPage(whole.id, page?.id ?? null);
   const shown = page?.id ?? null;
   const [chosen, setChosen] = useState<Chosen>({ page: shown, controls: [] });

@@ -1,7 +1,6 @@
 import { styled } from '@mui/material/styles';
 import {
   type Control,
-  controlsOn,
   type Device,
   movesPointer,
   readingDistance,
@@ -15,7 +14,7 @@ import {
   sliderKey,
   wheelModeNow,
 } from '@nimble-lever/core/engine';
-import type { Setup } from '@nimble-lever/core/setup';
+import { controlsOnPage, type Setup } from '@nimble-lever/core/setup';
 import { describeAction, nativeName } from '@nimble-lever/core/words';
 import { useMemo, useState } from 'react';
 import type { Happening } from '../../app/engine/engineSlice.ts';
@@ -65,9 +64,9 @@ export function TrayDevice({ device: plain }: { readonly device: Device }) {
   const page = shownPage(compiled, engine, plain.id);
   const device = useMemo(() => {
     const settings = { ...plain.settings, wheel: { ...plain.settings.wheel, free: isFree } };
-    const shown = controlsOn(plain, page);
+    const shown = controlsOnPage(setup, plain, page);
     return { ...plain, controls: shown.map((control) => tunedControl(control, settings)) };
-  }, [plain, isFree, page]);
+  }, [setup, plain, isFree, page]);
   const { id } = device;
   const faces = useFaces(device);
   const picture = (setup.pages.find((each) => each.id === page) ?? device.panel)?.picture ?? null;

@@ -23,7 +23,7 @@ export function ComputersTab({ device }: { readonly device: Device }) {
   const setup = useAppSelector(selectSetup);
   const edits = useDeviceEdits(device);
   const { computers } = device.settings;
-  const pressed = controlsOn(device, null).filter(({ canPress }) => canPress);
+  const pressed = controlsOn(device, null, []).filter(({ canPress }) => canPress);
   const [wanted, setWanted] = useState('');
   // The last control by default: switching away is best put where the hand does not rest.
   const chosen = pressed.find(({ id }) => id === wanted) ?? pressed.at(-1);

@@ -1,5 +1,6 @@
 import { styled, useTheme } from '@mui/material/styles';
-import { type Control, type Device, deviceOn } from '@nimble-lever/core/devices';
+import type { Control, Device } from '@nimble-lever/core/devices';
+import { deviceOnPage } from '@nimble-lever/core/setup';
 import { useMemo, useRef } from 'react';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppSelector } from '../../app/store.ts';
@@ -92,7 +93,7 @@ interface Props {
 export function LabelledDevice({ device: whole, profile, layer, selected, lit, onUse }: Props) {
   const setup = useAppSelector(selectSetup);
   const page = setup.pages.some(({ id }) => id === layer) ? layer : null;
-  const device = useMemo(() => deviceOn(whole, page), [whole, page]);
+  const device = useMemo(() => deviceOnPage(setup, whole, page), [setup, whole, page]);
   const element = useRef<HTMLElement>(null);
   const size = useSize(element);
   const { fontFamily } = useTheme().typography;
@@ -103,7 +104,10 @@ export function LabelledDevice({ device: whole, profile, layer, selected, lit, o
     return (text: string) => pen?.measureText(text).width ?? 0;
   }, [fontFamily]);
   const uses = new Map(
-    device.controls.map((control) => [control.id, usesOf(setup, device, control, profile, layer)]),
+    device.controls.map((control) => [
+      control.id,
+      usesOf(setup, device, control, profile, control.cell?.page ?? layer),
+    ]),
   );
   // Worked out anew with each size: labels that fitted a large window may not fit a small one.
   const plan = layOut(device, size, uses, measure);

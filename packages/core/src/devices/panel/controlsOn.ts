@@ -3,23 +3,28 @@ import type { Device } from '../device.ts';
 import { shapeBox } from '../shapeBox.ts';
 
 /**
- * The controls that are there while a page of a device shows. A panel has the cells of that page, and those of its own
- * that are on every page where none of the page's lies in their place; any other device has all of its controls.
+ * The controls that are there while a page of a device shows. A panel has the cells of that page, of the pages it is based
+ * on, and those of its own that are on every page, each where none of a nearer page lies in its place; any other device has
+ * all of its controls.
  *
  * @param page null for the device's own
+ * @param bases the pages it is based on, the nearest first
  */
 export function controlsOn(
   device: Pick<Device, 'panel' | 'controls'>,
   page: string | null,
+  bases: readonly string[],
 ): readonly Control[] {
   const { panel, controls } = device;
   if (!panel) return controls;
-  const own = controls.filter(({ cell }) => cell?.page === page);
-  return controls.filter((control) => {
-    const { cell } = control;
-    if (!cell || cell.page === page) return true;
-    return isOnEveryPage(control) && !own.some((other) => lieOver(other, control));
-  });
+  const there = new Set<Control>();
+  const take = (cells: readonly Control[]) => {
+    const nearer = [...there];
+    for (const control of cells) if (!nearer.some((other) => lieOver(other, control))) there.add(control);
+  };
+  for (const id of [page, ...bases]) take(controls.filter(({ cell }) => cell && cell.page === id));
+  take(controls.filter((control) => isOnEveryPage(control) && !there.has(control)));
+  return controls.filter((control) => !control.cell || there.has(control));
 }
 
 /** Whether a control is a cell of a panel's own page that is on every page. */

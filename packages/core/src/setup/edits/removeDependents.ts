@@ -10,7 +10,7 @@ const NAMES: Readonly<Record<PartKind, Readonly<Record<string, PartKind>>>> = {
   program: {},
   command: { program: 'program' },
   layer: {},
-  page: { device: 'device', program: 'program', within: 'page' },
+  page: { device: 'device', program: 'program', within: 'page', basedOn: 'page' },
   profile: { program: 'program', basedOn: 'profile' },
   macro: {},
   'radial-menu': {},

@@ -71,7 +71,12 @@ function refusedFor(setup: Setup, { kind, last, above }: Target, item: Item): Re
       if (last.id === EVERYWHERE) return { code: 'everywhere-missing' };
       return basedOn(setup, [last.id]);
     case 'program':
-      return basedOn(setup, profilesFor(setup, last.id));
+      return (
+        basedOn(setup, profilesFor(setup, last.id)) ??
+        pagesBasedOn(setup, ({ program }) => program === last.id)
+      );
+    case 'page':
+      return pagesBasedOn(setup, ({ id }) => id === last.id);
     case 'radial-item': {
       const menu = setup.radialMenus.find(({ id }) => id === above[0]?.id);
       return menu?.items.length === 1 ? { code: 'last-one', item: kind } : null;
@@ -81,7 +86,6 @@ function refusedFor(setup: Setup, { kind, last, above }: Target, item: Item): Re
     case 'control':
     case 'command':
     case 'rule':
-    case 'page':
     case 'binding':
     case 'macro':
     case 'step':
@@ -105,6 +109,17 @@ function basedOn(setup: Setup, removed: readonly string[]): Refusal | null {
       .filter(({ id, basedOn: under }) => under === profile && !removed.includes(id))
       .map(({ id }) => id);
     if (others.length > 0) return { code: 'others-based-on', profile, others };
+  }
+  return null;
+}
+
+/** A refusal where pages that stay are based on one that would go, with those that are kept in it. */
+function pagesBasedOn(setup: Setup, goes: (page: Page) => boolean): Refusal | null {
+  const going = setup.pages.filter(goes).flatMap((page) => [page, ...pagesBelow(setup, page.id)]);
+  for (const { id, name } of going) {
+    const others = setup.pages.filter((page) => page.basedOn === id && !going.includes(page));
+    if (others.length > 0)
+      return { code: 'pages-based-on', page: name, others: others.map((page) => page.name) };
   }
   return null;
 }
@@ -162,7 +177,7 @@ function removeWithProgram(draft: Draft, program: string): readonly SingleEdit[]
 
 /**
  * Removes pages with what is bound on them, and whatever else is asked for. Put back they come in the order of their
- * list, whichever of them stands in which: that is set when all of them are there.
+ * list, whichever of them stands in which or is based on which: that is set when all of them are there.
  */
 function removePages(
   draft: Draft,
@@ -178,8 +193,9 @@ function removePages(
     const at = itemAt.page(page.id);
     const edit = takeOut(draft, at, targetOf(at));
     if (edit?.kind !== 'add') continue;
-    back.unshift({ ...edit, item: { ...page, within: null } });
-    if (page.within !== null) inside.push({ kind: 'set', at, fields: { within: page.within } });
+    const { within, basedOn: base } = page;
+    back.unshift({ ...edit, item: { ...page, within: null, basedOn: null } });
+    if (within !== null || base !== null) inside.push({ kind: 'set', at, fields: { within, basedOn: base } });
   }
   return [...back, ...inside, ...bindings];
 }

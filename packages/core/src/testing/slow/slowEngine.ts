@@ -106,7 +106,23 @@ export class SlowEngine {
   #shows(device: string, control: string): boolean {
     const cell = controlIn(this.#setup, device, control)?.cell;
     if (!cell || (cell.everyPage && cell.page === null)) return true;
-    return cell.page === (this.#actions.pages.over(device)[0] ?? null);
+    const shown = this.#actions.pages.over(device)[0] ?? null;
+    return cell.page === shown || this.#basesOf(shown).includes(cell.page ?? '');
+  }
+
+  /** What a page is based on, and what that is based on. */
+  #basesOf(page: string | null): string[] {
+    const base = this.#setup.pages.find(({ id }) => id === page)?.basedOn ?? null;
+    return base === null ? [] : [base, ...this.#basesOf(base)];
+  }
+
+  /** A cell that is on a page since that is based on its own: it does what it does there. */
+  #layersOf(device: string, control: string): readonly string[] {
+    const layers = this.#actions.layersOf(device);
+    const own = controlIn(this.#setup, device, control)?.cell?.page ?? null;
+    if (own === null || layers.includes(own)) return layers;
+    const at = layers.findIndex((layer) => this.#basesOf(layer).includes(own));
+    return at < 0 ? layers : layers.with(at, own);
   }
 
   #grant(): void {
@@ -197,7 +213,7 @@ export class SlowEngine {
   }
 
   #choose(device: string, control: string, trigger: Trigger, layers?: readonly string[]): Choice {
-    const among = layers ?? this.#actions.layersOf(device);
+    const among = layers ?? this.#layersOf(device, control);
     return look(this.#setup, this.#profileOf(device), among, device, control, trigger);
   }
 

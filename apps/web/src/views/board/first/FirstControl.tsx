@@ -28,7 +28,7 @@ export function FirstControl() {
   const profile = (program ? profileOf(setup, program.id)?.id : undefined) ?? EVERYWHERE;
   const uses = devices.flatMap((device) => {
     const { id, name } = device;
-    return controlsOn(device, null).flatMap((control) =>
+    return controlsOn(device, null, []).flatMap((control) =>
       // What the hand needs is left alone to begin with: a mouse's left button, a pen's tip.
       mainTriggersOf(control)
         .filter((trigger) => !control.native[trigger] && wayOf(trigger) !== 'slide')

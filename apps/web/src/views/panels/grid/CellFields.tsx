@@ -18,15 +18,16 @@ import {
 import { leastCapitals } from '@nimble-lever/core/drawing';
 import { isUsed, type PanelPage, readableFrom } from '@nimble-lever/core/panels';
 import { itemAt } from '@nimble-lever/core/setup';
-import { tidy } from '@nimble-lever/core/words';
+import { pageName, tidy } from '@nimble-lever/core/words';
 import { useRef } from 'react';
 import { makeEdit } from '../../../app/setup/edits.ts';
-import { useAppDispatch } from '../../../app/store.ts';
+import { selectSetup } from '../../../app/setup/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../../app/store.ts';
 import { useDraft } from '../../../app/useDraft.ts';
 import { usePictureTaking } from '../../../editors/usePictureTaking.ts';
 import { ChoiceField } from '../../../pieces/ChoiceField.tsx';
 import { NumberField } from '../../../pieces/NumberField.tsx';
-import { become, showOnEveryPage } from './cellActs.ts';
+import { become, copy, showOnEveryPage } from './cellActs.ts';
 import { WORDS } from './words.ts';
 
 const Places = styled('div')(({ theme: { vars } }) => ({
@@ -69,6 +70,7 @@ interface Props {
 /** What a cell is, whatever it does: its kind, its name, its letters, whether it is seen, and where it shows. */
 export function CellFields({ panel, control, onSaid }: Props) {
   const dispatch = useAppDispatch();
+  const setup = useAppSelector(selectSetup);
   const chooser = useRef<HTMLInputElement>(null);
   const { device, page } = panel;
   const at = itemAt.control(device.id, control.id);
@@ -86,6 +88,7 @@ export function CellFields({ panel, control, onSaid }: Props) {
   if (!cell) return null;
   const kind = cellKindOf(control) ?? 'button';
   const size = cell.labelSize;
+  const isOfBase = cell.page !== null && panel.bases.includes(cell.page);
   return (
     <section>
       <h3>{WORDS.cell}</h3>
@@ -194,6 +197,17 @@ export function CellFields({ panel, control, onSaid }: Props) {
           }
           label={WORDS.seeThrough}
         />
+      )}
+      {isOfBase && (
+        <>
+          <p>{WORDS.ofBase(pageName(setup, cell.page ?? ''))}</p>
+          <Button
+            sx={{ alignSelf: 'flex-start' }}
+            onClick={() => onSaid(dispatch(copy(panel, [control.id])).said)}
+          >
+            {WORDS.ownOne}
+          </Button>
+        </>
       )}
       <FormControlLabel
         title={WORDS.everyPageMeans}

@@ -101,7 +101,10 @@ export const copy =
 export const remove =
   (panel: PanelPage, ids: readonly string[]): AppThunk<Done> =>
   (dispatch) => {
-    const own = panel.device.controls.filter(({ id, cell }) => cell && ids.includes(id));
+    const chosen = panel.device.controls.filter(({ id, cell }) => cell && ids.includes(id));
+    // Those of a page this one is based on are that page's to lose.
+    const own = chosen.filter(({ cell }) => !panel.bases.includes(cell?.page ?? ''));
+    if (own.length === 0) return { said: WORDS.notHere };
     dispatch(makeEdits(own.map(({ id }) => ({ kind: 'remove', at: itemAt.control(panel.device.id, id) }))));
     return { said: WORDS.removed(own.map(({ name }) => name)), selected: [] };
   };

@@ -25,11 +25,15 @@ const NONE: ReadonlyMap<string, LowContrast> = new Map();
  * The words on a page that do not stand out from its picture, by cell: those that stand on the picture itself, looked at in
  * its pixels. None until the picture is there.
  */
-export function usePictureContrast({ device, page }: PanelPage): ReadonlyMap<string, LowContrast> {
+export function usePictureContrast({ device, page, bases }: PanelPage): ReadonlyMap<string, LowContrast> {
   const [found, setFound] = useState(NONE);
   const picture = (page ?? device.panel)?.picture ?? null;
+  // The same pages are the same, whenever they were found.
+  const under = bases.join(' ');
   useEffect(() => {
-    const words = controlsOn(device, page?.id ?? null).filter(standsOnPicture);
+    const words = controlsOn(device, page?.id ?? null, under === '' ? [] : under.split(' ')).filter(
+      standsOnPicture,
+    );
     let isOver = false;
     setFound(NONE);
     if (!picture || words.length === 0) return;
@@ -55,7 +59,7 @@ export function usePictureContrast({ device, page }: PanelPage): ReadonlyMap<str
     return () => {
       isOver = true;
     };
-  }, [device, page, picture]);
+  }, [device, page, picture, under]);
   return found;
 }
 

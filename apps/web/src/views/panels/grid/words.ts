@@ -149,6 +149,14 @@ export const WORDS = {
   heightFits: 'as they fit',
   heightOwn: 'Letters of a height of their own',
   seeThrough: 'See-through: the picture below shows, the cell still works',
+  basedOn: 'Based on',
+  basedOnNone: 'no other page',
+  basedOnMeans: 'Its cells are here too, in the same places, where none of this page’s own lies.',
+  ofBase: (page: string) =>
+    `It belongs to “${page}”: what is changed here is changed there, and on all that is based on it.`,
+  ownOne: 'Give this page one of its own',
+  notHere:
+    'It belongs to the page this one is based on. Take it away there, or lay another one over it here.',
   everyPage: 'On every page of this panel',
   everyPageMeans: 'A cell of a page that lies in the same place stands in for it there.',
   readableFrom: (metres: string) => `readable to ${metres}`,

@@ -63,7 +63,7 @@ export function ReadyDialog({ ready, profile, onClose }: Props) {
   const [wanted, setWanted] = useState('');
   const [control, setControl] = useState('');
   const device = devices.find(({ id }) => id === wanted) ?? devices[0];
-  const pressed = (device ? controlsOn(device, null) : []).filter((each) =>
+  const pressed = (device ? controlsOn(device, null, []) : []).filter((each) =>
     triggersOf(each).includes('nudge-up'),
   );
   const chosen = pressed.find(({ id }) => id === control) ?? pressed[0];

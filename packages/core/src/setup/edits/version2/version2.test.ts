@@ -70,6 +70,7 @@ test('a layer that was only ever shown as a page of one device becomes a folder 
         name: 'Near',
         program: null,
         within: null,
+        basedOn: null,
         face: null,
       },
       ...{ showsThrough: true, follows: false, grid: null, picture: null },
