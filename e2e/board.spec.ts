@@ -269,6 +269,8 @@ test('a control and its row find each other; the real mouse is heard', async ({ 
 
   await page.getByRole('grid').hover();
   await page.mouse.wheel(0, -5000);
+  // At its top again, with the large drawings above it.
+  await expect(control(page, 'Bench dial', 'Dial')).toBeVisible();
   await cell(page, 'Press', 'Brindle').click();
   await expect(control(page, 'Bench dial', 'Dial')).toHaveClass(/selected/);
 });

@@ -1,4 +1,4 @@
-import { expect, expectAccessible, open, rehearsing, test } from './support/test.ts';
+import { expect, expectAccessible, expectAccessibleInBoth, open, rehearsing, test } from './support/test.ts';
 
 test('a browser lends its pedals and its pen to a desk in another one: held as long as they are, and up when it goes', async ({
   app,
@@ -26,10 +26,7 @@ test('a browser lends its pedals and its pen to a desk in another one: held as l
   await open(page, app.address, 'rehearse');
   await rehearsing(page);
   await expect(status).toContainText('Nothing is lent');
-  for (const colorScheme of ['dark', 'light'] as const) {
-    await laptop.emulateMedia({ colorScheme });
-    await expectAccessible(laptop);
-  }
+  await expectAccessibleInBoth(laptop);
   await laptop.getByRole('button', { name: 'Lend them' }).click();
   await expect(status).toContainText('In use at');
   await expect(page.getByText(/devices of .* joined/)).toBeVisible();

@@ -2,7 +2,15 @@ import { randomUUID } from 'node:crypto';
 import type { Browser, Page } from '@playwright/test';
 import { slowLine } from './support/slowLine.ts';
 import { openTablet, type Tablet } from './support/tablet.ts';
-import { control, expect, expectAccessible, open, rehearsing, test } from './support/test.ts';
+import {
+  control,
+  expect,
+  expectAccessible,
+  expectAccessibleInBoth,
+  open,
+  rehearsing,
+  test,
+} from './support/test.ts';
 
 /** A desk in one browser, and a tablet that shows a device of it in another. */
 async function joined(page: Page, browser: Browser, address: string, device: string): Promise<Tablet> {
@@ -26,10 +34,7 @@ test('a press on a tablet is obeyed in the other browser; its page and faces fol
   await expect(page.getByText('Onion skin on')).toBeVisible();
   const account = page.getByRole('complementary', { name: 'What happened' });
   await expect(account.getByRole('listitem').first()).toContainText('Six pad');
-  for (const colorScheme of ['dark', 'light'] as const) {
-    await tablet.page.emulateMedia({ colorScheme });
-    await expectAccessible(tablet.page);
-  }
+  await expectAccessibleInBoth(tablet.page);
   // Another program in front: its own folder is offered, and what was open closes.
   await page.getByRole('button', { name: 'Brindle', exact: true }).click();
   await expect(key('Key 6, Puppet')).toBeVisible();

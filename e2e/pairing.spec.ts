@@ -1,6 +1,15 @@
 import type { Browser, BrowserContext, Page } from '@playwright/test';
 import type { RunningApp } from './support/app.ts';
-import { cell, expect, expectAccessible, open, rehearsing, saved, test } from './support/test.ts';
+import {
+  cell,
+  expect,
+  expectAccessible,
+  expectAccessibleInBoth,
+  open,
+  rehearsing,
+  saved,
+  test,
+} from './support/test.ts';
 
 // A server that the network reaches, by the name that the browser under test knows; see playwright.config.ts.
 test.use({ settings: { HOST: '0.0.0.0', ALLOWED_HOSTS: 'studio.test' } });
@@ -35,18 +44,12 @@ test('a stranger is led to where it is paired; paired for one panel it uses that
   await tablet.page.goto(`${elsewhere(app)}/panel/six-pad`);
   await expect(tablet.page).toHaveURL(`${elsewhere(app)}/pair?to=%2Fpanel%2Fsix-pad`);
   await expect(tablet.page.getByRole('heading', { name: 'Pair this browser' })).toBeVisible();
-  for (const colorScheme of ['dark', 'light'] as const) {
-    await tablet.page.emulateMedia({ colorScheme });
-    await expectAccessible(tablet.page);
-  }
+  await expectAccessibleInBoth(tablet.page);
   await open(page, app.address, 'panels?device=six-pad');
   await page.getByRole('button', { name: 'Use it live…' }).click();
   const dialog = page.getByRole('dialog');
   await expect(dialog.getByRole('img')).toHaveAccessibleName(`A code that opens ${elsewhere(app)}/pair`);
-  for (const colorScheme of ['dark', 'light'] as const) {
-    await page.emulateMedia({ colorScheme });
-    await expectAccessible(page);
-  }
+  await expectAccessibleInBoth(page);
   await pair(tablet.page, await shownCode(page), 'Sill');
   await expect(dialog.getByText('“Sill” is paired.')).toBeVisible();
   await expect(tablet.page).toHaveURL(`${elsewhere(app)}/panel/six-pad`);

@@ -1,8 +1,16 @@
 import { readFile } from 'node:fs/promises';
 import { wallPanel } from '@nimble-lever/core/devices';
-import type { Locator, Page } from '@playwright/test';
-import { openTablet } from './support/tablet.ts';
-import { expect, expectAccessible, open, rehearsing, saved, test } from './support/test.ts';
+import type { Browser, Locator, Page } from '@playwright/test';
+import { openTablet, type Tablet } from './support/tablet.ts';
+import {
+  expect,
+  expectAccessible,
+  expectAccessibleInBoth,
+  open,
+  rehearsing,
+  saved,
+  test,
+} from './support/test.ts';
 
 const drawing = (page: Page) => page.locator('[data-page-drawing]');
 const cellOf = (page: Page, id: string) => drawing(page).locator(`[data-control=${id}]`);
@@ -81,6 +89,17 @@ async function newPageOf(page: Page, name: string): Promise<void> {
   await expect(page.getByRole('button', { name: 'Grid 4 × 3' })).toBeVisible();
 }
 
+/** A cell of Home opens a page; a tablet that shows the panel, with Rehearse open. */
+async function ledTo(page: Page, browser: Browser, address: string, name: string): Promise<Tablet> {
+  await page.getByRole('treeitem', { name: /^Home/ }).click();
+  await cellOf(page, 'cell-9').click();
+  await does(page, `Open ${name}`);
+  await saved(page);
+  await page.getByRole('link', { name: 'Rehearse' }).click();
+  await rehearsing(page);
+  return openTablet(browser, address, 'wall-panel');
+}
+
 test('a page is built from nothing by hand, and a tablet shows and uses it at once', async ({
   app,
   quietPage: page,
@@ -119,18 +138,8 @@ test('a page is built from nothing by hand, and a tablet shows and uses it at on
   await drag(page, GRID, [2, 2], [2, 2.1]);
   await does(page, 'Back a page');
   await saved(page);
-  for (const colorScheme of ['dark', 'light'] as const) {
-    await page.emulateMedia({ colorScheme });
-    await expectAccessible(page);
-  }
-  await page.getByRole('treeitem', { name: /^Home/ }).click();
-  await cellOf(page, 'cell-9').click();
-  await does(page, 'Open Stage');
-  await saved(page);
-
-  await page.getByRole('link', { name: 'Rehearse' }).click();
-  await rehearsing(page);
-  const tablet = await openTablet(browser, app.address, 'wall-panel');
+  await expectAccessibleInBoth(page);
+  const tablet = await ledTo(page, browser, app.address, 'Stage');
   const key = (name: string) => tablet.page.getByRole('button', { name: new RegExp(`^${name}`) });
   await key('Cell 9').tap();
   await expect(key('Fader 3')).toBeVisible();
@@ -165,17 +174,8 @@ test('an XY pad sends both of its values, from a tablet too, and steps by each o
   };
   await bind('Left and right', 'OSC');
   await bind('A step up', 'Onion skin');
-  for (const colorScheme of ['dark', 'light'] as const) {
-    await page.emulateMedia({ colorScheme });
-    await expectAccessible(page);
-  }
-  await page.getByRole('treeitem', { name: /^Home/ }).click();
-  await cellOf(page, 'cell-9').click();
-  await does(page, 'Open Light');
-  await saved(page);
-  await page.getByRole('link', { name: 'Rehearse' }).click();
-  await rehearsing(page);
-  const tablet = await openTablet(browser, app.address, 'wall-panel');
+  await expectAccessibleInBoth(page);
+  const tablet = await ledTo(page, browser, app.address, 'Light');
   await tablet.page.getByRole('button', { name: /^Cell 9/ }).tap();
   const pad = tablet.page.getByRole('button', { name: /^XY pad 1/ });
   await expect(pad).toBeVisible();
@@ -394,10 +394,7 @@ test('a page based on another has its cells in the same places: changed there in
   await expect(page.locator('.MuiPopover-root')).toHaveCount(0);
   const onion = named(page, 'Cell 13');
   await expect(onion).toBeVisible();
-  for (const colorScheme of ['dark', 'light'] as const) {
-    await page.emulateMedia({ colorScheme });
-    await expectAccessible(page);
-  }
+  await expectAccessibleInBoth(page);
   // It is that page's: told, not taken away here; what it does changes there.
   await onion.click();
   await expect(side(page)).toContainText('It belongs to “Stage”');
@@ -422,13 +419,7 @@ test('a page based on another has its cells in the same places: changed there in
   await page.getByRole('menuitem', { name: /^Remove/ }).click();
   await expect(page.getByText('“Late” is based on “Stage”')).toBeVisible();
   await expect(page.getByRole('treeitem', { name: /^Stage/ })).toBeVisible();
-  await page.getByRole('treeitem', { name: /^Home/ }).click();
-  await cellOf(page, 'cell-9').click();
-  await does(page, 'Open Late');
-  await saved(page);
-  await page.getByRole('link', { name: 'Rehearse' }).click();
-  await rehearsing(page);
-  const tablet = await openTablet(browser, app.address, 'wall-panel');
+  const tablet = await ledTo(page, browser, app.address, 'Late');
   const key = (name: string) => tablet.page.getByRole('button', { name: new RegExp(`^${name}`) });
   await key('Cell 9').tap();
   await expect(key('Cell 15')).toBeVisible();
@@ -465,10 +456,7 @@ test('words straight on a picture are looked at in its pixels: what does not sta
   await expect(checks).toHaveCount(0);
   await letters.getByRole('button', { name: 'dark letters' }).click();
   await expect(checks).toContainText(/contrast 1\.\d : 1, needs (3|4\.5) : 1/);
-  for (const colorScheme of ['dark', 'light'] as const) {
-    await page.emulateMedia({ colorScheme });
-    await expectAccessible(page);
-  }
+  await expectAccessibleInBoth(page);
   await letters.getByRole('button', { name: 'light letters' }).click();
   await expect(checks).toHaveCount(0);
   // Moved onto the light half they are lost again.
@@ -476,13 +464,7 @@ test('words straight on a picture are looked at in its pixels: what does not sta
   await expect(checks).toBeVisible();
   await saved(page);
   // They are drawn so on the panel in use.
-  await page.getByRole('treeitem', { name: /^Home/ }).click();
-  await cellOf(page, 'cell-9').click();
-  await does(page, 'Open Night');
-  await saved(page);
-  await page.getByRole('link', { name: 'Rehearse' }).click();
-  await rehearsing(page);
-  const tablet = await openTablet(browser, app.address, 'wall-panel');
+  const tablet = await ledTo(page, browser, app.address, 'Night');
   await tablet.page.getByRole('button', { name: /^Cell 9/ }).tap();
   await expect(tablet.page.locator('.text.light')).toHaveCSS('color', 'rgb(255, 255, 255)');
   await tablet.context.close();

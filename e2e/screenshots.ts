@@ -207,3 +207,20 @@ test('Add a device', async ({ app, page }) => {
   await page.waitForTimeout(400);
   await page.screenshot({ path: path.join(FOLDER, 'add-device-light.png') });
 });
+
+test('Devices lent to a desk', async ({ app, page, browser }) => {
+  await open(page, app.address, 'rehearse');
+  await rehearsing(page);
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, colorScheme: 'light' });
+  const laptop = await context.newPage();
+  await laptop.goto(`${app.address}/lend`);
+  await laptop.getByRole('button', { name: 'Lend them' }).click();
+  const field = await laptop.locator('[data-lend-pad]').boundingBox();
+  const [x, y] = [(field?.x ?? 0) + 60, (field?.y ?? 0) + 60];
+  await laptop.mouse.move(x, y);
+  await laptop.mouse.click(x, y, { button: 'middle' });
+  await laptop.mouse.wheel(0, 100);
+  await laptop.waitForTimeout(800);
+  await laptop.screenshot({ path: path.join(FOLDER, 'lend-light.png') });
+  await context.close();
+});

@@ -5,6 +5,7 @@ import { layoutDataSchema, readLayout } from '@nimble-lever/core/keys/layouts';
 import { demoSetup } from '@nimble-lever/core/setup';
 import { timeCompile, timeFront, timeLayoutChange, timeRecompile } from './compiling.ts';
 import { memoryGrowth, timeEvents } from './events.ts';
+import { measureFader } from './fader.ts';
 import { type FirstView, firstViews } from './firstView.ts';
 import { timeDecode, timeParse } from './hid.ts';
 import { timeImport } from './importing.ts';
@@ -58,6 +59,17 @@ if (server && !process.argv.includes('engine')) {
     console.log(
       `200 panels, 2,000 presses a second: ${many.carriedOut} of ${many.sent} carried out, ${ms(many.median)} ms at the ` +
         `median, 95 of 100 under ${ms(many.p95)}.`,
+    );
+  }
+}
+if (server && !process.argv.includes('engine')) {
+  const fader = await measureFader(server);
+  const percent = (part: number) => `${(part * 100).toFixed(1)} %`;
+  if (json) console.log(JSON.stringify({ machine, fader }, null, 2));
+  else {
+    console.log(
+      `A fader on a panel with 120 values a second (${fader.sent} in all): the desk's page keeps its thread busy for ` +
+        `${percent(fader.moved)}, at rest ${percent(fader.idle)} (aim: under 10 %).`,
     );
   }
 }

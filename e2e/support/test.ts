@@ -86,3 +86,11 @@ export async function expectAccessible(page: Page): Promise<void> {
     serious.map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(', ')}`),
   ).toEqual([]);
 }
+
+/** The same in both themes. */
+export async function expectAccessibleInBoth(page: Page): Promise<void> {
+  for (const colorScheme of ['dark', 'light'] as const) {
+    await page.emulateMedia({ colorScheme });
+    await expectAccessible(page);
+  }
+}

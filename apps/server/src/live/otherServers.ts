@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { Heard } from '@nimble-lever/core/desks';
+import { type Heard, isForDesk } from '@nimble-lever/core/desks';
 import { Hub, type NearDesk, type Peer } from './hub.ts';
 import { MOST_FAR_BYTES, readWire, type WireSay, wireText } from './wire.ts';
 
@@ -130,6 +130,7 @@ export class OtherServers {
   /** Stands for a desk of another server: what it is sent goes there. */
   #deskPeer(to: string, setUp: string, desk: string): Peer {
     return this.#peer(setUp, (message) => {
+      if (!isForDesk(message)) return;
       switch (message.kind) {
         case 'remote-joined':
           return this.#say(to, { kind: 'join', setUp, desk, remote: message.remote });
@@ -137,18 +138,6 @@ export class OtherServers {
           return this.#say(to, { kind: 'leave', remote: message.remote });
         case 'remote-input':
           return this.#say(to, { kind: 'input', desk, input: message });
-        case 'joined':
-        case 'gone':
-        case 'panel':
-        case 'shows':
-        case 'done':
-        case 'account':
-        case 'windows':
-        case 'desks':
-        case 'hello':
-        case 'refused':
-          // A desk is told nothing of these.
-          return;
       }
     });
   }

@@ -1,6 +1,7 @@
 import {
   type AllShown,
   type Heard,
+  isForRemote,
   type Panel,
   panelWith,
   SHOWS_NOTHING,
@@ -41,6 +42,7 @@ export function PanelApp({ device }: { readonly device: string }) {
     };
     let parts: Panel | null = null;
     const take = (message: Heard) => {
+      if (!isForRemote(message)) return;
       switch (message.kind) {
         case 'joined':
           parts = null;
@@ -64,12 +66,7 @@ export function PanelApp({ device }: { readonly device: string }) {
         }
         case 'account':
         case 'windows':
-        case 'desks':
-        case 'hello':
-        case 'refused':
-        case 'remote-joined':
-        case 'remote-left':
-        case 'remote-input':
+          // Told only to remotes that watch them.
           return;
       }
     };

@@ -32,6 +32,7 @@ const Svg = styled('svg')(({ theme: { vars } }) => ({
   width: '100%',
   height: '100%',
   touchAction: 'none',
+  '&[tabindex="-1"]': { outline: 'none' },
   '& .body': { fill: vars?.palette.tokens.background, stroke: vars?.palette.text.primary },
   '& .control': { cursor: 'pointer', outline: 'none' },
   '& .control .face': { fill: vars?.palette.tokens.sheet, stroke: vars?.palette.text.primary },
@@ -93,8 +94,8 @@ export function DeviceDrawing({
       viewBox={`0 0 ${device.width} ${device.height}`}
       role="group"
       aria-label={device.name}
-      // Where there is no control to stop at, the drawing is the stop.
-      tabIndex={controls.length === 0 ? 0 : undefined}
+      // Where there is no control to stop at, the drawing is the stop; it keeps the keys when the first one comes.
+      tabIndex={controls.length === 0 ? 0 : -1}
       onKeyDown={onKeyDown}
       overflow={under ? 'visible' : undefined}
     >

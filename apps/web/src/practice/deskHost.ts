@@ -1,4 +1,4 @@
-import { type Heard, heardSchema, type Remote, type Said } from '@nimble-lever/core/desks';
+import { type ForDesk, heardSchema, isForDesk, type Remote, type Said } from '@nimble-lever/core/desks';
 import { Remotes } from '@nimble-lever/session';
 import { newUuid } from '../app/newUuid.ts';
 import type { AppStore, AppThunk } from '../app/store.ts';
@@ -35,7 +35,7 @@ export const hostDesk =
       });
     };
 
-    const take = (message: Heard): boolean => {
+    const take = (message: ForDesk): boolean => {
       switch (message.kind) {
         case 'remote-joined':
           remotes.join(message.remote);
@@ -54,18 +54,6 @@ export const hostDesk =
             say({ kind: 'done', remote: message.remote, seq: message.seq });
           }
           return true;
-        case 'joined':
-        case 'gone':
-        case 'panel':
-        case 'shows':
-        case 'done':
-        case 'account':
-        case 'windows':
-        case 'desks':
-        case 'hello':
-        case 'refused':
-          // Of the desk itself the server says nothing.
-          return false;
       }
     };
     const letGo = () => {
@@ -80,7 +68,7 @@ export const hostDesk =
       onLost: letGo,
       onMessage: (json) => {
         const message = heardSchema.safeParse(json).data;
-        return message !== undefined && take(message);
+        return message !== undefined && isForDesk(message) && take(message);
       },
     });
     const shown = () => {

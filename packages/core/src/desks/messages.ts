@@ -181,3 +181,37 @@ export const heardSchema = z.discriminatedUnion('kind', [
 ]);
 /** What the server says about desks. */
 export type Heard = z.infer<typeof heardSchema>;
+
+/** Whom each kind of message is for: a desk, a remote, or whoever has the connection. */
+const HEARD_BY = {
+  'remote-joined': 'desk',
+  'remote-left': 'desk',
+  'remote-input': 'desk',
+  joined: 'remote',
+  gone: 'remote',
+  panel: 'remote',
+  shows: 'remote',
+  done: 'remote',
+  account: 'remote',
+  windows: 'remote',
+  desks: 'page',
+  hello: 'page',
+  refused: 'page',
+} as const satisfies Record<Heard['kind'], 'desk' | 'remote' | 'page'>;
+type HeardBy<Who> = {
+  [Kind in Heard['kind']]: (typeof HEARD_BY)[Kind] extends Who ? Extract<Heard, { kind: Kind }> : never;
+}[Heard['kind']];
+/** What a desk is told of its remotes. */
+export type ForDesk = HeardBy<'desk'>;
+/** What a remote is told, by its desk or of it. */
+export type ForRemote = HeardBy<'remote'>;
+
+/** Whether a message is for a desk. */
+export function isForDesk(message: Heard): message is ForDesk {
+  return HEARD_BY[message.kind] === 'desk';
+}
+
+/** Whether a message is for a remote. */
+export function isForRemote(message: Heard): message is ForRemote {
+  return HEARD_BY[message.kind] === 'remote';
+}

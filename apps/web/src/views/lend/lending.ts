@@ -4,6 +4,7 @@ import {
   type Heard,
   heardSchema,
   type Input,
+  isForRemote,
   type OpenWindow,
   type Said,
 } from '@nimble-lever/core/desks';
@@ -120,10 +121,9 @@ export class Lending {
   }
 
   #take(message: Heard): boolean {
+    if (message.kind === 'desks') this.#set({ desks: message.desks });
+    if (!isForRemote(message)) return message.kind === 'desks';
     switch (message.kind) {
-      case 'desks':
-        this.#set({ desks: message.desks });
-        return true;
       case 'joined':
         this.#down.clear();
         this.#set({ at: message.desk });
@@ -144,15 +144,9 @@ export class Lending {
         this.#set({ windows: message.windows });
         return true;
       case 'done':
-        return true;
       case 'panel':
       case 'shows':
-      case 'remote-joined':
-      case 'remote-left':
-      case 'remote-input':
-      case 'hello':
-      case 'refused':
-        return false;
+        return true;
     }
   }
 
