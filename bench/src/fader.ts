@@ -11,11 +11,17 @@ import { spawnServer } from '../../scripts/lib/server.mjs';
 const VALUES = 120;
 const LASTS_MS = 8000;
 
-/** How much of a core the page of the desk uses. */
+/** How much of a core the page of the desk uses: 0 to 1. */
+export interface Load {
+  /** All of its main thread's work, drawing and painting too. */
+  readonly all: number;
+  /** What of it is the page's own code. */
+  readonly code: number;
+}
 export interface FaderLoad {
-  /** While nothing happens, and while a fader on a panel is moved: 0 to 1. */
-  readonly idle: number;
-  readonly moved: number;
+  /** While nothing happens, and while a fader on a panel is moved. */
+  readonly idle: Load;
+  readonly moved: Load;
   /** Values that were sent. */
   readonly sent: number;
 }
@@ -64,15 +70,17 @@ export async function measureFader(server: string): Promise<FaderLoad> {
   }
 }
 
-/** How much of the time of some work the page's main thread was busy (Chrome DevTools Protocol, `TaskDuration`). */
-async function share(metrics: CDPSession, work: () => Promise<void>): Promise<number> {
+/** How busy the page's main thread was meanwhile (Chrome DevTools Protocol, `TaskDuration` and `ScriptDuration`). */
+async function share(metrics: CDPSession, work: () => Promise<void>): Promise<Load> {
   const busy = async () => {
-    const found = await metrics.send('Performance.getMetrics');
-    return found.metrics.find((each) => each.name === 'TaskDuration')?.value ?? 0;
+    const { metrics: found } = await metrics.send('Performance.getMetrics');
+    const of = (name: string) => found.find((each) => each.name === name)?.value ?? 0;
+    return { all: of('TaskDuration'), code: of('ScriptDuration') };
   };
   const [began, before] = [performance.now(), await busy()];
   await work();
-  return ((await busy()) - before) / ((performance.now() - began) / 1000);
+  const [seconds, after] = [(performance.now() - began) / 1000, await busy()];
+  return { all: (after.all - before.all) / seconds, code: (after.code - before.code) / seconds };
 }
 
 /** A panel at the desk, with a fader to move. */

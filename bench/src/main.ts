@@ -68,8 +68,9 @@ if (server && !process.argv.includes('engine')) {
   if (json) console.log(JSON.stringify({ machine, fader }, null, 2));
   else {
     console.log(
-      `A fader on a panel with 120 values a second (${fader.sent} in all): the desk's page keeps its thread busy for ` +
-        `${percent(fader.moved)}, at rest ${percent(fader.idle)} (aim: under 10 %).`,
+      `A fader on a panel with 120 values a second (${fader.sent} in all): the desk's page is busy for ` +
+        `${percent(fader.moved.all)} of the time with painting, ${percent(fader.moved.code)} with its own code (at rest ` +
+        `${percent(fader.idle.all)}; aim: under 10 %).`,
     );
   }
 }

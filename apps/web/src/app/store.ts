@@ -3,6 +3,7 @@ import { useDispatch, useSelector } from 'react-redux';
 import { engineReducer } from './engine/engineSlice.ts';
 import { type EngineHost, startSession } from './engine/startSession.ts';
 import { keyboardReducer } from './keyboard/keyboardSlice.ts';
+import { QUIET_MS, Quietly } from './quietly.ts';
 import { LiveLine } from './setup/liveLine.ts';
 import { setupReducer } from './setup/setupSlice.ts';
 
@@ -19,12 +20,16 @@ export const rootReducer = combineSlices({
 
 /** Makes the store, with the engine at work beside it. */
 export function createStore() {
-  const host = { ...startSession((action) => store.dispatch(action)), line: new LiveLine() };
+  const quietly = new Quietly();
+  const host = { ...startSession((action) => store.dispatch(action)), line: new LiveLine(), quietly };
   const store = configureStore({
     reducer: rootReducer,
     // A set-up is large; walking it at every action to look for mutations costs more than it finds.
     middleware: (defaults) =>
-      defaults({ immutableCheck: false, serializableCheck: false, thunk: { extraArgument: host } }),
+      defaults({ immutableCheck: false, serializableCheck: false, thunk: { extraArgument: host } }).concat(
+        quietly.middleware,
+      ),
+    enhancers: (defaults) => defaults({ autoBatch: { type: 'timer', timeout: QUIET_MS } }),
   });
   return store;
 }
@@ -36,7 +41,7 @@ export type RootState = ReturnType<typeof rootReducer>;
 export type AppThunk<Value = void> = ThunkAction<
   Value,
   RootState,
-  EngineHost & { readonly line: LiveLine },
+  EngineHost & { readonly line: LiveLine; readonly quietly: Quietly },
   UnknownAction
 >;
 export type AppDispatch = AppStore['dispatch'];

@@ -5,6 +5,7 @@ import { pagesOn } from '@nimble-lever/core/engine';
 import { BASE_LAYER } from '@nimble-lever/core/setup';
 import { layerName, tidy } from '@nimble-lever/core/words';
 import { Disc3, Ear, Gauge, Layers, LayoutGrid, Monitor, Pin, Tablet } from 'lucide-react';
+import { useEngine } from '../app/engine/useEngine.ts';
 import { selectCompiled, selectSetup } from '../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { deskShown, selectDesk } from './deskSlice.ts';
@@ -48,7 +49,7 @@ export function DeskStrip({ ownDevices, onOwnDevices }: Props) {
   const shown = useAppSelector((state) => selectDesk(state).shown);
   const { remotes } = useAppSelector(selectRemotes);
   const compiled = useAppSelector(selectCompiled);
-  const engine = useAppSelector((state) => state.engine.engine);
+  const engine = useEngine();
   const { layers, speeds, wheelModes, computers } = engine;
   // Computers are known by their names in the devices' settings: the same name is the same computer.
   const [own, ...others] = [

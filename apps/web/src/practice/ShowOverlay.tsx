@@ -9,6 +9,7 @@ import {
 } from '@nimble-lever/core/engine';
 import { BASE_LAYER, controlsOnPage, type Setup } from '@nimble-lever/core/setup';
 import { describeActionIn, layerName, tidy, triggerNameIn } from '@nimble-lever/core/words';
+import { useEngine } from '../app/engine/useEngine.ts';
 import { selectCompiled, selectSetup } from '../app/setup/selectors.ts';
 import { useAppSelector } from '../app/store.ts';
 import { Keycap } from '../pieces/Keycap.tsx';
@@ -48,7 +49,7 @@ const Sheet = styled('section')(({ theme: { vars } }) => ({
 /** What every control of the asked devices does right now, over the desk, while something that shows it is held. */
 export function ShowOverlay() {
   const setup = useAppSelector(selectSetup);
-  const { held, latched } = useAppSelector((state) => state.engine.engine);
+  const { held, latched } = useEngine();
   const asked = [...Object.values(held), ...Object.values(latched)]
     .flatMap(({ holds }) => holds)
     .flatMap((hold) => (hold.kind === 'show' ? [hold.device] : []));
@@ -68,7 +69,7 @@ export function ShowOverlay() {
 function DeviceUses({ device }: { readonly device: Device }) {
   const setup = useAppSelector(selectSetup);
   const compiled = useAppSelector(selectCompiled);
-  const engine = useAppSelector((state) => state.engine.engine);
+  const engine = useEngine();
   const { charge } = simulatedDevice(useAppSelector(selectSimulated), device);
   const uses = usesOf(setup, compiled, engine, device);
   return (

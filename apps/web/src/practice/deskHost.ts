@@ -17,7 +17,7 @@ const KEPT = 'nimble-lever.desk';
  */
 export const hostDesk =
   (store: Pick<AppStore, 'subscribe'>): AppThunk<() => void> =>
-  (dispatch, getState, { session, clock, line }) => {
+  (dispatch, getState, { session, clock, line, quietly }) => {
     const remotes = new Remotes(session, clock);
     /** What tells each remote what it was not told yet. */
     const tellers = new Map<string, () => void>();
@@ -48,12 +48,15 @@ export const hostDesk =
           tellers.delete(message.remote);
           changed();
           return true;
-        case 'remote-input':
+        case 'remote-input': {
+          const { remote, seq, t, input } = message;
+          // A fader's values come faster than anybody sees.
+          if (input.kind === 'position') quietly.do(() => remotes.take(remote, t, input));
           // Only of what goes down the remote shows that it was carried out.
-          if (remotes.take(message.remote, message.t, message.input) && message.input.kind === 'down') {
-            say({ kind: 'done', remote: message.remote, seq: message.seq });
-          }
+          else if (remotes.take(remote, t, input) && input.kind === 'down')
+            say({ kind: 'done', remote, seq });
           return true;
+        }
       }
     };
     const letGo = () => {

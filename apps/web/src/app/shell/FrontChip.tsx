@@ -10,6 +10,7 @@ import { Check, Pin } from 'lucide-react';
 import { useState } from 'react';
 import { useLocation } from 'react-router';
 import { pinProfile, stepProfile } from '../engine/pinning.ts';
+import { useEngine } from '../engine/useEngine.ts';
 import { selectCompiled, selectSetup } from '../setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
 import { WORDS } from './words.ts';
@@ -50,7 +51,9 @@ const Chip = styled('button')(({ theme: { vars } }) => ({
 export function FrontChip() {
   const dispatch = useAppDispatch();
   const setup = useAppSelector(selectSetup);
-  const { engine, frontDelay, frontSince } = useAppSelector((state) => state.engine);
+  const engine = useEngine();
+  const frontDelay = useAppSelector((state) => state.engine.frontDelay);
+  const frontSince = useAppSelector((state) => state.engine.frontSince);
   const rehearsing = useLocation().pathname === '/rehearse';
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const pin = (profile: string | null) => {

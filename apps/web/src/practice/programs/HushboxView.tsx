@@ -92,28 +92,25 @@ export function HushboxView() {
   );
 }
 
-/** The recording as bars. What is silenced is drawn as silence. */
+/** The recording as bars. What is silenced is drawn as silence. Two outlines: it changes as often as a fader does. */
 function Bars({ sound: { view, silenced, gain } }: { readonly sound: HushboxState }) {
-  const bars = useMemo(
-    () =>
+  const [heard, silence] = useMemo(() => {
+    const step = WIDTH / BARS;
+    const outlines: [string[], string[]] = [[], []];
+    for (let i = 0; i < BARS; i++) {
       // The sound is a formula of time, so that zooming in shows more of it and not the same larger.
-      Array.from({ length: BARS }, (_, i) => {
-        const t = view.from + ((i + 0.5) / BARS) * (view.to - view.from);
-        const silent = silenced.some(({ from, to }) => t >= from && t < to);
-        return { silent, height: Math.max(1.5, silent ? 0 : loudnessAt(t) * gain * HEIGHT * 0.9) };
-      }),
-    [view, silenced, gain],
+      const t = view.from + ((i + 0.5) / BARS) * (view.to - view.from);
+      const silent = silenced.some(({ from, to }) => t >= from && t < to);
+      const height = Math.max(1.5, silent ? 0 : loudnessAt(t) * gain * HEIGHT * 0.9);
+      const place = `M${(i * step + step * 0.15).toFixed(2)} ${((HEIGHT - height) / 2).toFixed(2)}`;
+      outlines[silent ? 1 : 0].push(`${place}h${step * 0.7}v${height.toFixed(2)}h${-step * 0.7}z`);
+    }
+    return outlines.map((parts) => parts.join(''));
+  }, [view, silenced, gain]);
+  return (
+    <>
+      <path className="bar" d={heard} />
+      <path className="bar silenced" d={silence} />
+    </>
   );
-  const step = WIDTH / BARS;
-  return bars.map(({ silent, height }, i) => (
-    <rect
-      // biome-ignore lint/suspicious/noArrayIndexKey: a bar is its place.
-      key={i}
-      className={silent ? 'bar silenced' : 'bar'}
-      x={i * step + step * 0.15}
-      width={step * 0.7}
-      y={(HEIGHT - height) / 2}
-      height={height}
-    />
-  ));
 }

@@ -1,5 +1,6 @@
 import { styled } from '@mui/material/styles';
 import { capital, deviceName, holdWords, triggerNameIn } from '@nimble-lever/core/words';
+import { useEngine } from '../../app/engine/useEngine.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppSelector } from '../../app/store.ts';
 import { Keycap } from '../../pieces/Keycap.tsx';
@@ -19,7 +20,7 @@ const Box = styled('section')(({ theme: { vars } }) => ({
 /** Every key and button that is down now, and what holds it. */
 export function HeldNow() {
   const setup = useAppSelector(selectSetup);
-  const { held, latched } = useAppSelector((state) => state.engine.engine);
+  const { held, latched } = useEngine();
   // Held by a hand, or latched: both are down for the program that gets them.
   const holding = [...Object.values(held), ...Object.values(latched)].filter(({ holds }) => holds.length > 0);
   return (

@@ -8,17 +8,19 @@ import {
 } from '@nimble-lever/core/devices';
 import {
   controlKey,
+  type EngineState,
   type FaceState,
   pagesOn,
   shownPage,
   sliderKey,
   wheelModeNow,
 } from '@nimble-lever/core/engine';
-import { controlsOnPage, type Setup } from '@nimble-lever/core/setup';
+import { controlsOnPage, type Setup, sameJson } from '@nimble-lever/core/setup';
 import { describeAction, nativeName } from '@nimble-lever/core/words';
 import { useMemo, useState } from 'react';
 import type { Happening } from '../../app/engine/engineSlice.ts';
 import { feed } from '../../app/engine/feed.ts';
+import { useEngine } from '../../app/engine/useEngine.ts';
 import { selectCompiled, selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { useFlash } from '../../app/useFlash.ts';
@@ -44,12 +46,25 @@ const Inside = styled('div')({
   '&[data-plugged=false]': { opacity: 0.35 },
 });
 
+/** Where the sliders of a device are, by control. */
+function slidesOf({ id, controls }: Device, { sliderValues }: EngineState) {
+  return Object.fromEntries(
+    controls
+      .filter(({ slider }) => slider !== null)
+      .map((control) => {
+        const key = controlKey(id, control.id);
+        return [control.id, { up: sliderValues[key], across: sliderValues[sliderKey(key, 'across')] }];
+      }),
+  );
+}
+
 /** A device of the tray: its drawing, and a pad where it moves the pointer. */
 export function TrayDevice({ device: plain }: { readonly device: Device }) {
   const dispatch = useAppDispatch();
   const setup = useAppSelector(selectSetup);
-  const engine = useAppSelector((state) => state.engine.engine);
-  const { held, waiting, springs, sliderValues } = engine;
+  const engine = useEngine();
+  const { held, waiting, springs } = engine;
+  const slides = useAppSelector((state) => slidesOf(plain, state.engine.engine), sameJson);
   // The device used last is marked, so that the eye finds from drawing to account.
   const latest = useAppSelector((state) =>
     state.engine.happenings.find(
@@ -91,15 +106,14 @@ export function TrayDevice({ device: plain }: { readonly device: Device }) {
   const places = Object.fromEntries(
     device.controls.flatMap((control): [string, number][] => {
       const key = controlKey(id, control.id);
-      const at = springs[key]?.position ?? sliderValues[key];
+      const at = springs[key]?.position ?? slides[control.id]?.up;
       return at === undefined ? [] : [[control.id, at]];
     }),
   );
   const across = Object.fromEntries(
-    device.controls.flatMap((control): [string, number][] => {
-      const at = sliderValues[sliderKey(controlKey(id, control.id), 'across')];
-      return at === undefined ? [] : [[control.id, at]];
-    }),
+    Object.entries(slides).flatMap(([control, { across: at }]): [string, number][] =>
+      at === undefined ? [] : [[control, at]],
+    ),
   );
   const down = [...Object.keys(held), ...Object.keys(springs)];
   // A press that waits to become hold or double press is down as well.
