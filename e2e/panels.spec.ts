@@ -485,6 +485,8 @@ test('two pages draw on the same place at once: the later one is told, and both 
   await saved(page);
   await expect(cellOf(other, 'showing-frames')).toHaveCount(0);
   const both = (shown: Page) => drawing(shown).getByRole('button', { name: /^Wall panel, Cell 13:/ });
+  // All that the view is made of has come.
+  await other.waitForLoadState('networkidle');
   await context.setOffline(true);
   await drag(page, [8, 5], [0, 4], [1, 4]);
   await saved(page);
