@@ -1,4 +1,4 @@
-import { issueWords } from '@nimble-lever/core/words';
+import { issueWords } from '@nimble-lever/core/words/issues';
 import type { Logger } from 'pino';
 import { z } from 'zod';
 import { isAway } from '../store/database.ts';

@@ -7,7 +7,8 @@ import {
   type SentOutcome,
   sentEntrySchema,
 } from '@nimble-lever/core/setup';
-import { issueWords, refusalWords } from '@nimble-lever/core/words';
+import { refusalWords } from '@nimble-lever/core/words';
+import { issueWords } from '@nimble-lever/core/words/issues';
 import { z } from 'zod';
 import { Problem, readInput } from '../problem/problem.ts';
 import type { SetupStore } from '../store/setupStore.ts';

@@ -3,7 +3,7 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { styled } from '@mui/material/styles';
 import { type Device, movesPointer, WHEEL_MODES } from '@nimble-lever/core/devices';
-import type { Action, Message } from '@nimble-lever/core/setup';
+import { type Action, CORNERS, type Message } from '@nimble-lever/core/setup';
 import { ChoiceField } from '../pieces/ChoiceField.tsx';
 import { NumberField } from '../pieces/NumberField.tsx';
 import type { ActionTarget } from './actionTarget.ts';
@@ -176,9 +176,17 @@ function ClickFields({ action, onChange }: { action: Of<'click'>; onChange: (act
         ])}
         onChange={(from) =>
           // A place that was given stays when only what it counts from is changed.
-          onChange({ ...action, at: from === 'none' ? null : { from, x: at?.x ?? 0, y: at?.y ?? 0 } })
+          onChange({ ...action, at: from === 'none' ? null : { ...(at ?? ORIGIN), from } })
         }
       />
+      {at?.from === 'window' && (
+        <ChoiceField
+          label={WORDS.corner}
+          value={at.corner}
+          options={CORNERS.map((corner) => [corner, WORDS.corners[corner]])}
+          onChange={(corner) => onChange({ ...action, at: { ...at, corner } })}
+        />
+      )}
       {at &&
         (['x', 'y'] as const).map((axis) => (
           <NumberField
@@ -194,6 +202,9 @@ function ClickFields({ action, onChange }: { action: Of<'click'>; onChange: (act
     </Row>
   );
 }
+
+/** A place that nobody has moved yet. */
+const ORIGIN = { corner: 'top-left', x: 0, y: 0 } as const;
 
 /** A click or wheel ticks with other keys held, or none. */
 function withHeld(action: Of<'click'> | Of<'wheel'>, keys: string | null): Action {

@@ -74,8 +74,15 @@ export const WORDS = {
   clickFrom: {
     none: 'where the pointer is',
     pointer: 'from the pointer',
-    window: 'from the window’s corner',
+    window: 'from a corner of the window',
     screen: 'from the screen’s corner',
+  },
+  corner: 'Corner',
+  corners: {
+    'top-left': 'top left',
+    'top-right': 'top right',
+    'bottom-left': 'bottom left',
+    'bottom-right': 'bottom right',
   },
   across: 'Across, in pixels',
   downwards: 'Down, in pixels',

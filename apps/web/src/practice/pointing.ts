@@ -4,7 +4,7 @@ import type { AppThunk, RootState } from '../app/store.ts';
 import { pointerMoved, selectDesk } from './deskSlice.ts';
 
 /** An element under the pointer, and the pointer's place as pointer events give it. */
-interface Pointed {
+export interface Pointed {
   readonly element: Element;
   readonly place: { readonly clientX: number; readonly clientY: number };
 }
@@ -22,26 +22,61 @@ function mainOf(window: Element): Element {
   return window.querySelector('[data-pointer]') ?? window;
 }
 
-/** A place that was given, in a program's window; null where the window isn't open, so that there is no place in it. */
-export function placeIn(window: Element, { from, x, y }: Place): Pointed | null {
-  const element = mainOf(window);
-  const { left, top, width, height } = element.getBoundingClientRect();
-  if (width === 0 || height === 0) return null;
-  const [originX, originY] =
-    from === 'window' ? [left, top] : from === 'screen' ? [0, 0] : [left + width / 2, top + height / 2];
-  return { element, place: { clientX: originX + x, clientY: originY + y } };
+/** What of the page a place on the desk's screen is, where a window is there: what is in it, whatever lies before it. */
+function elementAt(window: Element, clientX: number, clientY: number): Element | undefined {
+  return document.elementsFromPoint(clientX, clientY).find((element) => window.contains(element));
+}
+
+/**
+ * A place that was given, in a program's window; null where the window isn't open, so that there is no place in it. Counted
+ * from the desk's screen, from a corner of the window with its frame, or from the pointer.
+ */
+export function placeIn(window: Element, place: Place, state: RootState): Pointed | null {
+  const main = mainOf(window);
+  const frame = (window.closest('[data-program]') ?? window).getBoundingClientRect();
+  if (frame.width === 0 || frame.height === 0) return null;
+  const [originX, originY] = originOf(place, frame, pointerPlace(main, state));
+  const at = { clientX: originX + place.x, clientY: originY + place.y };
+  return { element: elementAt(window, at.clientX, at.clientY) ?? main, place: at };
+}
+
+function originOf(
+  { from, corner }: Place,
+  { left, top, right, bottom }: DOMRect,
+  pointer: readonly [x: number, y: number],
+): readonly [x: number, y: number] {
+  if (from === 'pointer') return pointer;
+  if (from === 'screen') {
+    const box = surfaceBox();
+    return [box?.left ?? 0, box?.top ?? 0];
+  }
+  return [corner.endsWith('left') ? left : right, corner.startsWith('top') ? top : bottom];
+}
+
+/** Where the desk's pointer is on the page; the middle of what is pointed at as long as it was not moved. */
+function pointerPlace(main: Element, state: RootState): readonly [x: number, y: number] {
+  const { pointer } = selectDesk(state);
+  const box = surfaceBox();
+  if (box && pointer) return [box.left + pointer.x, box.top + pointer.y];
+  const { left, top, width, height } = main.getBoundingClientRect();
+  return [left + width / 2, top + height / 2];
 }
 
 /** What is under the desk's pointer in a window; where that is elsewhere, the middle of the window's main part. */
 export function pointedAt(window: Element, state: RootState): Pointed | null {
-  const desk = selectDesk(state);
+  const main = mainOf(window);
+  const [clientX, clientY] = pointerPlace(main, state);
+  const under = elementAt(window, clientX, clientY);
+  if (under) return { element: under, place: { clientX, clientY } };
+  const { left, top, width, height } = main.getBoundingClientRect();
+  if (width === 0 || height === 0) return null;
+  return { element: main, place: { clientX: left + width / 2, clientY: top + height / 2 } };
+}
+
+/** Where a place on the page is on the desk, as its pointer is kept. */
+export function onSurface({ clientX, clientY }: Pointed['place']): { x: number; y: number } | null {
   const box = surfaceBox();
-  if (box && desk.pointer) {
-    const [clientX, clientY] = [box.left + desk.pointer.x, box.top + desk.pointer.y];
-    const under = document.elementsFromPoint(clientX, clientY).find((element) => window.contains(element));
-    if (under) return { element: under, place: { clientX, clientY } };
-  }
-  return placeIn(window, { from: 'pointer', x: 0, y: 0 });
+  return box && { x: clientX - box.left, y: clientY - box.top };
 }
 
 /** Moves the desk's pointer, tells the engine, and lets the program in front follow it. */

@@ -1,17 +1,25 @@
 import { keyboardOf, type Stroke } from '@nimble-lever/core/engine';
 import { type ModifierName, modifierOf } from '@nimble-lever/core/keys';
 import { keyValue } from '@nimble-lever/core/keys/layouts';
-import type { Place } from '@nimble-lever/core/setup';
 import { sentOf } from '@nimble-lever/core/words';
 import type { Carrier } from '@nimble-lever/session';
 import { programRan } from '../app/engine/engineSlice.ts';
 import { selectKeyboards, selectLayout } from '../app/keyboard/keyboardSlice.ts';
 import type { AppDispatch, AppThunk, RootState } from '../app/store.ts';
 import { deskCommandOf } from './deskKeys.ts';
-import { DESK_WINDOWS, heardElsewhere, selectDesk, volumeKey } from './deskSlice.ts';
+import {
+  DESK_WINDOWS,
+  type DeskState,
+  heardElsewhere,
+  pointerMoved,
+  selectDesk,
+  volumeKey,
+} from './deskSlice.ts';
 import { commandWindows, frontWindow, raiseWindow } from './frontWindow.ts';
 import { inParts } from './inParts.ts';
-import { placeIn, pointedAt } from './pointing.ts';
+import { onSurface, type Pointed, placeIn, pointedAt } from './pointing.ts';
+import { pickFromMenu } from './programKeys.ts';
+import { isPracticeProgram } from './programs/standIns.ts';
 import { WHEEL_PX } from './wheelPx.ts';
 import { windowFor } from './windowOfProgram.ts';
 import type { WindowCommand } from './windows.ts';
@@ -38,8 +46,12 @@ type OfKind<Kind extends Stroke['kind']> = Extract<Stroke, { kind: Kind }>;
 export function practiceDesk(dispatch: AppDispatch, getState: () => RootState): Carrier {
   /** Modifiers that are down, by the program they are down for. */
   const held = new Map<string, Set<ModifierName>>();
-  /** Where the pointer was sent to, until the next pointer event. */
-  let pointed: Place | null = null;
+  /** What the pointer was sent to, until the next click there is over. */
+  let pointed: Pointed | null = null;
+  /** What went down by a pointer button that is down. */
+  let pressed: Element | null = null;
+  /** Where the pointer was when that was to be remembered. */
+  const marks = new Map<string, DeskState['pointer']>();
   const programOf = ({ program }: Stroke) =>
     program === undefined ? (selectDesk(getState()).active ?? '') : windowFor(getState(), program);
   const target = (stroke: Stroke) =>
@@ -118,11 +130,23 @@ export function practiceDesk(dispatch: AppDispatch, getState: () => RootState): 
   const pointer = (stroke: OfKind<'button-down' | 'button-up'>) => {
     const window = target(stroke);
     if (!window) return;
-    const at = pointed ? placeIn(window, pointed) : pointedAt(window, getState());
-    const kind = stroke.kind === 'button-down' ? 'pointerdown' : 'pointerup';
+    const at = pointed ?? pointedAt(window, getState());
+    const goesDown = stroke.kind === 'button-down';
     const init = { button: stroke.button, bubbles: true, pointerId: 1, ...at?.place, ...modifiers(stroke) };
-    at?.element.dispatchEvent(new PointerEvent(kind, init));
-    if (kind === 'pointerup') pointed = null;
+    at?.element.dispatchEvent(new PointerEvent(goesDown ? 'pointerdown' : 'pointerup', init));
+    if (goesDown) pressed = at?.element ?? null;
+    else {
+      // A browser makes a click of the main button's going down and up on one thing (UI Events, `click`).
+      const isClick = stroke.button === 0 && pressed !== null && pressed === at?.element;
+      if (isClick) pressed?.dispatchEvent(new MouseEvent('click', { ...init, cancelable: true, detail: 1 }));
+      pressed = null;
+      pointed = null;
+    }
+  };
+  const movePointerTo = (stroke: OfKind<'pointer-move'>) => {
+    const window = target(stroke);
+    pointed = window && placeIn(window, stroke.to, getState());
+    if (pointed) dispatch(pointerMoved(onSurface(pointed.place)));
   };
 
   return {
@@ -147,8 +171,21 @@ export function practiceDesk(dispatch: AppDispatch, getState: () => RootState): 
           pointer(stroke);
           return;
         case 'pointer-move':
-          pointed = stroke.to;
+          movePointerTo(stroke);
           return;
+        case 'pointer-remember':
+          marks.set(stroke.mark, selectDesk(getState()).pointer);
+          return;
+        case 'pointer-back': {
+          const before = marks.get(stroke.mark);
+          if (before !== undefined) dispatch(pointerMoved(before));
+          return;
+        }
+        case 'menu-item': {
+          const program = programOf(stroke);
+          if (isPracticeProgram(program)) dispatch(pickFromMenu(program, stroke.path));
+          return;
+        }
         case 'wheel': {
           const element = target(stroke);
           const held = modifiers(stroke);

@@ -1,12 +1,14 @@
 import { KEY_BY_CODE, modifierOf } from '@nimble-lever/core/keys';
 import type { Message } from '@nimble-lever/core/setup';
+import { menuText } from '@nimble-lever/core/words';
 import type { KeyboardEvent } from 'react';
 import { programRan } from '../app/engine/engineSlice.ts';
 import { selectLayout } from '../app/keyboard/keyboardSlice.ts';
 import type { AppThunk } from '../app/store.ts';
 import { deskCommandOf, type Pressed, readAs } from './deskKeys.ts';
+import { DESK_WINDOWS } from './deskSlice.ts';
 import { commandWindows, raiseWindow } from './frontWindow.ts';
-import { within } from './programs/standIn.ts';
+import { menuPath, within } from './programs/standIn.ts';
 import { type PracticeProgram, type ProgramStates, standInOf } from './programs/standIns.ts';
 import { endShortcut, programChanged, runShortcut, selectPrograms } from './programsSlice.ts';
 import { WORDS } from './words.ts';
@@ -22,6 +24,17 @@ export const runCommand =
     if (ran.closes) dispatch(commandWindows('close'));
     if (ran.opens !== null) dispatch(raiseWindow(ran.opens));
     return true;
+  };
+
+/** An item of a program's menus is chosen by its words, as they stand there. */
+export const pickFromMenu =
+  (program: PracticeProgram, path: readonly string[]): AppThunk =>
+  (dispatch) => {
+    const { name } = DESK_WINDOWS.find(({ id }) => id === program) ?? { name: program };
+    const asked = menuText(path);
+    const command = standInOf(program).commands.find((each) => menuText(menuPath(each)) === asked);
+    if (command) dispatch(runCommand(program, name, command.shortcut, true));
+    else dispatch(programRan({ program: name, command: null, said: asked }));
   };
 
 /** A key event reached a practice program: it runs the command it has on that shortcut. */

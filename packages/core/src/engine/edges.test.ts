@@ -437,7 +437,7 @@ test('the strokes of a run that waited name the press that asked for it', () => 
   ]);
 });
 
-test('a macro that is edited or removed while it runs stops and lets go; another edit leaves it', () => {
+test('a run ends as it began, whatever becomes of its macro; without the binding that began it, it stops', () => {
   const setup = withMacros(
     [{ steps: HELD }],
     [['everywhere pad/key-1 press', { kind: 'macro', macro: 'plain' }]],
@@ -446,17 +446,25 @@ test('a macro that is edited or removed while it runs stops and lets go; another
     const applied = applyEdit(setup, fields);
     if (!applied.ok) throw new Error(applied.problem.code);
     let compiled = compile(setup);
-    const [down, told] = events('0 down pad/key-1', '5 edited');
-    if (!down || !told) throw new Error('no events');
+    const [down, told, later, again] = events(
+      '0 down pad/key-1',
+      '5 edited',
+      '1100 up pad/key-1',
+      '1101 down pad/key-1',
+    );
+    if (!down || !told || !later || !again) throw new Error('no events');
     const { state } = step(compiled, INITIAL_STATE, down);
     compiled = compile(applied.value.setup, compiled);
-    return short(step(compiled, state, told));
+    const after = step(compiled, state, told);
+    const ended = step(compiled, after.state, later);
+    return [after, ended, step(compiled, ended.state, again)].map(short).join(' | ');
   };
   const [first] = HELD;
-  expect(edited({ kind: 'set', at: `macros/plain/steps/${first?.id}`, fields: { code: 'KeyB' } })).toBe(
-    '@5 -KeyA',
+  const other = { kind: 'set', at: `macros/plain/steps/${first?.id}`, fields: { code: 'KeyB' } } as const;
+  expect(edited(other)).toBe(' | @1000 -KeyA | @1101 +KeyB');
+  expect(edited({ kind: 'remove', at: 'profiles/everywhere/bindings/base/pad/key-1/press' })).toBe(
+    '@5 -KeyA |  | ',
   );
-  expect(edited({ kind: 'set', at: 'macros/plain', fields: { name: 'Renamed' } })).toBe('');
 });
 
 test('at most so many strokes fall due in one step; beyond that each thing that goes on ends, and says why', () => {

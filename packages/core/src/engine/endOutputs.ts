@@ -1,16 +1,15 @@
-import type { Compiled } from './compile.ts';
 import { dropDeadline } from './deadlines.ts';
 import type { Ended } from './explanation.ts';
 import { endConfirmation } from './guard.ts';
 import { quietly, setHeld } from './held.ts';
 import { dropOnce } from './layers.ts';
-import { stopMacro } from './macros.ts';
+import { heldBy, stopMacro } from './macros.ts';
 import { end } from './outputs.ts';
 import { forgetPages } from './pages.ts';
 import { dropWaiting } from './press.ts';
 import { closeMenu } from './radial.ts';
 import { withEntry, without } from './record.ts';
-import type { Held, Hold, PressedTurn, PressedTurns, Using, Waiting } from './state.ts';
+import type { Held, Hold, PressedTurn, PressedTurns, Running, Using, Waiting } from './state.ts';
 import type { StepContext } from './stepContext.ts';
 
 /** Which outputs end. */
@@ -22,6 +21,8 @@ interface Ending {
   readonly down: Which;
   /** Of what goes on by itself: latches, macros, an open menu. */
   readonly background: Which;
+  /** Of macros that belong to a window they waited for, whatever started them. */
+  readonly macros: (running: Running) => boolean;
   /** Whether macros that are marked to go on are spared. */
   readonly goesOn: boolean;
 }
@@ -42,9 +43,10 @@ export function endOutputs(context: StepContext, ending: Ending): readonly Ended
 }
 
 /** Held and latched outputs in one order, as they began. */
-function endHeldAndLatched(context: StepContext, { down, background, goesOn }: Ending): readonly Ended[] {
+function endHeldAndLatched(context: StepContext, ending: Ending): readonly Ended[] {
+  const { down, background } = ending;
   const { held, latched } = context.state;
-  const spared = goesOn ? isGoingOn(context.compiled) : () => false;
+  const spared = (hold: Hold) => isSpared(context, ending, hold);
   const picked = [
     ...Object.values(held).flatMap((each) =>
       down(each.using) && (!each.silent || each.holds.length > 0)
@@ -64,9 +66,11 @@ function endHeldAndLatched(context: StepContext, { down, background, goesOn }: E
   return ended;
 }
 
-/** Whether a hold is a macro that is marked to go on over a change of front. */
-function isGoingOn({ macros }: Compiled): (hold: Hold) => boolean {
-  return (hold) => hold.kind === 'macro' && macros.get(hold.macro)?.goesOn === true;
+/** Whether a hold is a macro that goes on over a change of front: marked so, or since it waited for that very window. */
+function isSpared({ state }: StepContext, { goesOn, macros }: Ending, hold: Hold): boolean {
+  const running = hold.kind === 'macro' ? state.running[hold.macro] : undefined;
+  if (!running) return false;
+  return (goesOn && running.as.goesOn) || (running.belongsTo !== null && !macros(running));
 }
 
 /** Lets go of what a control holds; it comes up in silence, and what is spared ends only then. Gives what ended. */
@@ -134,18 +138,23 @@ export function silenceSpring(context: StepContext, key: string): void {
 }
 
 /** Ends what goes on without a control being down. Gives what macros held. */
-function endBackground(context: StepContext, { background: which, goesOn }: Ending): readonly Ended[] {
+function endBackground(
+  context: StepContext,
+  { background: which, goesOn, macros }: Ending,
+): readonly Ended[] {
   const ended: Ended[] = [];
   const holds = [...Object.values(context.state.held), ...Object.values(context.state.latched)].flatMap(
     (each) => each.holds,
   );
   const stillHeld = new Set(holds.flatMap((hold) => (hold.kind === 'macro' ? [hold.serial] : [])));
   for (const running of Object.values(context.state.running)) {
-    const spared = goesOn && context.compiled.macros.get(running.macro)?.goesOn;
-    if (spared || stillHeld.has(running.serial) || !which(running.owner)) continue;
+    if (goesOn && running.as.goesOn) continue;
+    const ends =
+      running.belongsTo === null ? !stillHeld.has(running.serial) && which(running.owner) : macros(running);
+    if (!ends) continue;
     stopMacro(context, running);
     const { device, control } = running.owner;
-    if (running.holds.length > 0) ended.push({ device, control, holds: running.holds });
+    if (running.holds.length > 0) ended.push({ device, control, holds: heldBy(running) });
   }
   for (const using of Object.values(context.state.confirmations)) {
     if (which(using)) endConfirmation(context, using);
@@ -164,7 +173,8 @@ function endBackground(context: StepContext, { background: which, goesOn }: Endi
 export function endAllOf(context: StepContext, device: string | null, gone: boolean): readonly Ended[] {
   const goes = (owner: string) => device === null || owner === device;
   const which = (using: Using) => goes(using.device);
-  const ended = endOutputs(context, { down: which, background: which, goesOn: false });
+  const macros = ({ owner }: Running) => which(owner);
+  const ended = endOutputs(context, { down: which, background: which, macros, goesOn: false });
   if (gone || device === null) forgetPages(context, device);
   const ownedBy = (key: string) => key.slice(0, key.indexOf('/'));
   const kept = <Value>(record: Readonly<Record<string, Value>>) =>

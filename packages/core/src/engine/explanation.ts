@@ -42,6 +42,15 @@ export type StateChange =
   | { readonly kind: DeviceMode; readonly device: string; readonly at: number }
   | { readonly kind: 'macro'; readonly macro: string; readonly runs: boolean }
   | {
+      /** A macro waited for a window: it was there, it came, or did not come in time. */
+      readonly kind: 'until';
+      readonly macro: string;
+      readonly step: string;
+      readonly how: 'there' | 'came' | 'late';
+      /** How long it waited: milliseconds. */
+      readonly waited: number;
+    }
+  | {
       /** What the controls of a device (null: of all) do is shown, or no longer. */
       readonly kind: 'show';
       readonly device: string | null;

@@ -1,7 +1,7 @@
 import { endHeld, silenceSpring } from './endOutputs.ts';
 import type { Ended, Outcome } from './explanation.ts';
 import { endConfirmation } from './guard.ts';
-import { goOn, stopMacro } from './macros.ts';
+import { goOn, heldBy, stopMacro } from './macros.ts';
 import { springStep } from './position.ts';
 import { holdReached, pressReached } from './press.ts';
 import type { Deadline, EngineState, Hold, Using } from './state.ts';
@@ -61,7 +61,7 @@ export function endOverdue(context: StepContext, deadline: Deadline): Outcome {
     case 'macro': {
       const running = context.state.running[key];
       if (running) stopMacro(context, running);
-      return { kind: 'too-many', ended: running ? endedOf(running.owner, running.holds) : [] };
+      return { kind: 'too-many', ended: running ? endedOf(running.owner, heldBy(running)) : [] };
     }
     case 'hold':
     case 'press':

@@ -1,16 +1,16 @@
 import { type FrontWindow, type ProfileDecision, resolveProfile } from '../resolve/index.ts';
 import { EVERYWHERE } from '../setup/index.ts';
 import { type Compiled, controlAt } from './compile.ts';
-import { computerOf, profileAt } from './destination.ts';
+import { computerOf, profileAt, profileFor } from './destination.ts';
 import { endOutputs } from './endOutputs.ts';
 import type { Outcome } from './explanation.ts';
 import { orderLayers } from './layers.ts';
 import { stillDecides } from './lookup.ts';
-import { stopMacro } from './macros.ts';
+import { windowCame } from './macros.ts';
 import { closeElsewhere, pagedDevices, tellingPages } from './pages.ts';
 import { closeChangedMenu } from './radial.ts';
 import { withEntry } from './record.ts';
-import type { EngineState, Using } from './state.ts';
+import type { EngineState, Running, Using } from './state.ts';
 import type { StepContext } from './stepContext.ts';
 
 /** That a profile was decided, with every candidate and why it was not taken. */
@@ -28,8 +28,11 @@ export function decideProfile(
   computer: string | null = null,
 ): Decided {
   const { outcome, moved } = decideAnew(context, changed, computer);
+  if (changed.front !== undefined) windowCame(context, computer);
   const which = (using: Using) => moved.has(using.device) && !stillDecides(context, using);
-  const ended = moved.size === 0 ? [] : endOutputs(context, { down: which, background: which, goesOn: true });
+  const macros = (running: Running) => isLeft(context, running);
+  const ending = { down: which, background: which, macros, goesOn: true };
+  const ended = moved.size === 0 ? [] : endOutputs(context, ending);
   closeChangedMenu(context);
   return { ...outcome, ended };
 }
@@ -45,8 +48,14 @@ export function afterEdit(context: StepContext): Decided {
   const isGone = ({ device, control }: Using) => !controlAt(context.compiled, device, control);
   const background = (using: Using) => isGone(using) || !stillDecides(context, using);
   const down = (using: Using) => (moved.has(using.device) ? background(using) : isGone(using));
-  endEdited(context);
-  return { ...outcome, ended: endOutputs(context, { down, background, goesOn: moved.size > 0 }) };
+  const macros = (running: Running) => isGone(running.owner) || isLeft(context, running);
+  closeChangedMenu(context);
+  return { ...outcome, ended: endOutputs(context, { down, background, macros, goesOn: moved.size > 0 }) };
+}
+
+/** Whether another profile decides now than that of the window a macro waited for. */
+function isLeft({ compiled, state }: StepContext, { belongsTo, owner }: Running): boolean {
+  return belongsTo !== profileFor(compiled, state, owner.device);
 }
 
 /** The program whose rule fits the front window, whatever profile is pinned. */
@@ -58,15 +67,6 @@ function programInFront(
 ): string | null {
   const { profile } = pinned === null ? decision : resolveProfile(rules, front, null);
   return profiles.get(profile)?.source.program ?? null;
-}
-
-/** A macro that runs or a menu that is open ends where the edit made it another. */
-function endEdited(context: StepContext): void {
-  const { macros } = context.compiled;
-  for (const running of Object.values(context.state.running)) {
-    if (macros.get(running.macro)?.fingerprint !== running.fingerprint) stopMacro(context, running);
-  }
-  closeChangedMenu(context);
 }
 
 /** What was decided for the computer that was asked about, and the devices another profile decides for now. */

@@ -25,7 +25,7 @@ test('the six invariants hold on random set-ups, events and edits in between', (
 test('the random runs meet every kind of outcome, change and stroke', () => {
   const met = new Set<string>();
   // Always the same runs: whether a rare kind is met is then a fact of how they are made, not of chance.
-  for (const { setup, happenings } of fc.sample(arbitraryScenario, { numRuns: 800, seed: 600 })) {
+  for (const { setup, happenings } of fc.sample(arbitraryScenario, { numRuns: 800, seed: 3 })) {
     for (const { outcome, changes, strokes } of runAll(setup, happenings).explanations) {
       met.add(outcome.kind);
       for (const { kind } of [...changes, ...strokes]) met.add(kind);
@@ -45,6 +45,7 @@ test('the random runs meet every kind of outcome, change and stroke', () => {
     'let-go',
     'macro',
     'menu',
+    'menu-item',
     'menu-turned',
     'message',
     'moved',
@@ -53,7 +54,9 @@ test('the random runs meet every kind of outcome, change and stroke', () => {
     'no-page',
     'noted',
     'page',
+    'pointer-back',
     'pointer-move',
+    'pointer-remember',
     'pressed',
     'profile',
     'profile-decided',
@@ -68,6 +71,7 @@ test('the random runs meet every kind of outcome, change and stroke', () => {
     'spring',
     'text',
     'turned',
+    'until',
     'waiting',
     'wheel',
     'wheel-mode',

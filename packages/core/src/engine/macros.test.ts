@@ -81,9 +81,9 @@ test.each<[string, Bare, string[], string, BoundRow[]?]>([
     'pointer, wheel, focus and clicks at places',
     {
       steps: [
-        { kind: 'click', button: 0, count: 2, at: { from: 'window', x: 40, y: 12 } },
+        { kind: 'click', button: 0, count: 2, at: { from: 'window', corner: 'top-left', x: 40, y: 12 } },
         { kind: 'wheel', ticks: -3, axis: 'horizontal' },
-        { kind: 'focus', program: 'hushbox' },
+        { kind: 'focus', program: 'hushbox', launch: false },
         { kind: 'button', button: 1, change: 'down' },
         { kind: 'button', button: 1, change: 'up' },
       ],

@@ -1,17 +1,20 @@
-import { typedAs } from './compileEffect.ts';
-import type { CompiledMacro, MacroAct } from './compileMacro.ts';
+import { type FrontWindow, unfittingFields } from '../resolve/index.ts';
+import { type CompiledMacro, type MacroAct, sends, type TimedAct } from './compileMacro.ts';
 import { dropDeadline, setDeadline } from './deadlines.ts';
+import { profileFor } from './destination.ts';
 import { endHold } from './holds.ts';
-import { layerOff, layerOn } from './layers.ts';
-import { buttonDown, exactly, keyDown, keysDown, tapKeys } from './ledger.ts';
-import { sendClick, sendWheel } from './pointer.ts';
+import { doAct, holdKeys } from './macroActs.ts';
 import { withEntry, without } from './record.ts';
-import type { Destination, Hold, MacroCall, PlainHold, Running, Using } from './state.ts';
-import { nextSerial, type StepContext, send } from './stepContext.ts';
-import { keysFor } from './typed.ts';
+import type { Destination, EngineState, Hold, MacroCall, PlainHold, Running, Using } from './state.ts';
+import { nextSerial, type StepContext } from './stepContext.ts';
 
 /** How many runs of one macro may wait. */
 const MOST_QUEUED = 20;
+/** A round of a macro that goes round and round lasts at least this long, so that it comes to an end: ms. */
+const LEAST_ROUND_MS = 10;
+
+/** An act that waits for a window. */
+type Until = Extract<MacroAct, { kind: 'until' }>;
 
 /**
  * A press asks for a macro: it starts, or does what the macro says for a press while it runs. Gives the number of the
@@ -23,11 +26,12 @@ export function callMacro(context: StepContext, id: string, owner: Using, to: De
   const running = context.state.running[id];
   const call = { owner, to, cause: context.cause };
   if (!running) return startMacro(context, macro, call);
-  if (macro.run === 'toggle') {
+  // What runs ends as it began, whatever the macro has become meanwhile.
+  if (running.as.run === 'toggle') {
     stopMacro(context, running);
     return null;
   }
-  switch (macro.again) {
+  switch (running.as.again) {
     case 'ignore':
       return null;
     case 'restart':
@@ -42,7 +46,7 @@ export function callMacro(context: StepContext, id: string, owner: Using, to: De
 
 /** What is due at once is done at once. */
 function startMacro(context: StepContext, macro: CompiledMacro, call: MacroCall): number {
-  const running = begun(context, macro, call, []);
+  const running = begun(context, macro, call, null, []);
   goOn(context, macro.id);
   return running.serial;
 }
@@ -50,45 +54,123 @@ function startMacro(context: StepContext, macro: CompiledMacro, call: MacroCall)
 /** Notes a macro as running, before its first step. */
 function begun(
   context: StepContext,
-  { id: macro, fingerprint, rounds }: CompiledMacro,
+  macro: CompiledMacro,
   call: MacroCall,
+  sent: Running['sent'],
   queue: Running['queue'],
 ): Running {
+  const { now } = context.state;
   const running: Running = {
     ...call,
-    macro,
-    fingerprint,
+    macro: macro.id,
+    as: macro,
     serial: nextSerial(context),
-    round: context.state.now,
-    left: rounds === null ? null : rounds - 1,
+    round: now,
+    left: macro.rounds === null ? null : macro.rounds - 1,
+    at: now,
+    sent,
     next: 0,
+    waitsSince: null,
+    belongsTo: null,
     holds: [],
     queue,
   };
   setRunning(context, running);
-  context.changes.push({ kind: 'macro', macro, runs: true });
+  context.changes.push({ kind: 'macro', macro: macro.id, runs: true });
   return running;
 }
 
-/** Does every step of a running macro that is due by now, then sets when it goes on; or ends it. */
+/** Does every act of a running macro that is due by now, then sets when it goes on; or ends it. */
 export function goOn(context: StepContext, id: string): void {
-  const macro = context.compiled.macros.get(id);
-  if (!macro) return;
   for (let running = context.state.running[id]; running; running = context.state.running[id]) {
-    const { round, next, left } = running;
-    const step = macro.acts[next];
-    const at = round + (step ? step.after : macro.length);
+    const next = running.as.acts[running.next];
+    const at = dueOf(running, next);
     if (at > context.state.now) {
       setDeadline(context, 'macro', id, at, running.cause);
       return;
     }
-    if (step) setRunning(context, { ...running, next: next + 1, holds: doStep(context, running, step.act) });
-    else if (left === null || left > 0) {
-      setRunning(context, { ...running, round: at, left: left && left - 1, next: 0 });
+    if (next) doNext(context, running, next, at);
+    else if (running.left === null || running.left > 0) {
+      setRunning(context, { ...running, round: at, at, left: running.left && running.left - 1, next: 0 });
     } else {
-      finish(context, macro, running);
+      finish(context, running);
       return;
     }
+  }
+}
+
+/**
+ * When the next act of a run is due, or without one the end of its round: the wait counts from when the act before was
+ * due, and what is sent keeps the pace.
+ */
+function dueOf({ as, at, sent, round, holds, waitsSince }: Running, next: TimedAct | undefined): number {
+  if (waitsSince !== null && next?.act.kind === 'until') return waitsSince + next.act.atMostMs;
+  const paced = sent === null ? Number.NEGATIVE_INFINITY : sent + as.pace;
+  if (next) return sends(next.act) ? Math.max(at + next.wait, paced) : at + next.wait;
+  const end = Math.max(at + as.rest, as.rounds === null ? round + LEAST_ROUND_MS : round);
+  // What it holds comes up then, which is sent as well.
+  return holds.length > 0 ? Math.max(end, paced) : end;
+}
+
+/** Does the act of a run that is due. */
+function doNext(context: StepContext, running: Running, { act, step }: TimedAct, at: number): void {
+  const { next, holds } = running;
+  const after = { ...running, at, next: next + 1, waitsSince: null };
+  if (act.kind === 'until') waitFor(context, running, act, step, at);
+  else if (act.kind === 'hold') {
+    const held = holdKeys(context, running, act, next);
+    // Without the keys the steps inside would mean something else: they are left out.
+    if (held) setRunning(context, { ...after, sent: at, holds: [...holds, ...held] });
+    else setRunning(context, { ...after, next: act.end + 1 });
+  } else {
+    const sent = sends(act) ? at : running.sent;
+    setRunning(context, { ...after, sent, holds: doAct(context, running, act) });
+  }
+}
+
+/** The window is there already; or it is waited for from now; or that was too long. */
+function waitFor(context: StepContext, running: Running, act: Until, step: string, at: number): void {
+  const { waitsSince, macro } = running;
+  if (waitsSince !== null) {
+    context.changes.push({ kind: 'until', macro, step, how: 'late', waited: act.atMostMs });
+    if (act.late === 'stop') stopMacro(context, running);
+    else setRunning(context, { ...running, at, next: running.next + 1, waitsSince: null });
+    return;
+  }
+  if (fits(context.state, running, act)) {
+    setRunning(context, { ...arrived(context, running), at });
+    context.changes.push({ kind: 'until', macro, step, how: 'there', waited: 0 });
+  } else setRunning(context, { ...running, at, waitsSince: at });
+}
+
+/** A run that has got its window: from then on it belongs to that. */
+function arrived({ compiled, state }: StepContext, running: Running): Running {
+  const belongsTo = profileFor(compiled, state, running.owner.device);
+  return { ...running, next: running.next + 1, waitsSince: null, belongsTo };
+}
+
+/** Whether the window in front of who gets the macro's strokes is the one it waits for. */
+function fits({ front, elsewhere }: EngineState, { to: { computer } }: Running, { window }: Until): boolean {
+  const there: FrontWindow | null = computer === null ? front : (elsewhere[computer]?.front ?? null);
+  return there !== null && unfittingFields(window, there).length === 0;
+}
+
+/**
+ * Another window is in front of a computer: macros that waited for it go on from now, but as something of its own that
+ * falls due, once what ends by the change has ended.
+ */
+export function windowCame(context: StepContext, computer: string | null): void {
+  for (const running of Object.values(context.state.running)) {
+    const { to, waitsSince, macro, cause } = running;
+    const next = running.as.acts[running.next];
+    if (waitsSince === null || to.computer !== computer || next?.act.kind !== 'until') continue;
+    if (!fits(context.state, running, next.act)) continue;
+    const { now } = context.state;
+    setRunning(context, { ...arrived(context, running), at: now });
+    const waited = now - waitsSince;
+    context.changes.push({ kind: 'until', macro, step: next.step, how: 'came', waited });
+    dropDeadline(context, 'macro', macro);
+    setDeadline(context, 'macro', macro, now, cause);
   }
 }
 
@@ -96,19 +178,21 @@ export function goOn(context: StepContext, id: string): void {
  * A round was the last: what it put down comes up. A run that waits begins at once, but as something of its own that
  * falls due, so that its strokes name the press that asked for it.
  */
-function finish(context: StepContext, macro: CompiledMacro, running: Running): void {
+function finish(context: StepContext, running: Running): void {
+  const { macro: id, sent } = running;
   stopMacro(context, running);
   const [next, ...queue] = running.queue;
-  if (!next) return;
-  begun(context, macro, next, queue);
-  setDeadline(context, 'macro', macro.id, context.state.now, next.cause);
+  const macro = context.compiled.macros.get(id);
+  if (!next || !macro) return;
+  begun(context, macro, next, sent, queue);
+  setDeadline(context, 'macro', id, context.state.now, next.cause);
 }
 
 /** Ends a macro at once: all that it put down comes up, newest first. */
 export function stopMacro(context: StepContext, { macro, holds }: Running): void {
   context.state.running = without(context.state.running, macro);
   dropDeadline(context, 'macro', macro);
-  for (const hold of holds.toReversed()) endHold(context, hold);
+  for (const { hold } of holds.toReversed()) endHold(context, hold);
   context.changes.push({ kind: 'macro', macro, runs: false });
 }
 
@@ -118,100 +202,12 @@ export function stopRun(context: StepContext, { macro, serial }: Extract<Hold, {
   if (running?.serial === serial) stopMacro(context, running);
 }
 
+/** What a run holds. */
+export function heldBy({ holds }: Running): readonly PlainHold[] {
+  return holds.map(({ hold }) => hold);
+}
+
 /** Notes how far a macro is. */
 function setRunning(context: StepContext, running: Running): void {
   context.state.running = withEntry(context.state.running, running.macro, running);
-}
-
-/** Finds what a macro holds, so that a step that lets go ends that and nothing else. */
-const isKey = (code: string) => (hold: PlainHold) => hold.kind === 'key' && hold.code === code;
-const isButton = (button: number) => (hold: PlainHold) => hold.kind === 'button' && hold.button === button;
-
-/** Does one step; gives what the macro holds afterwards. A macro is one thing: what it holds it puts down once. */
-function doStep(
-  context: StepContext,
-  { macro, holds, owner, to }: Running,
-  act: MacroAct,
-): readonly PlainHold[] {
-  const exact = (codes: readonly string[], todo: () => void) => exactly(context, to, codes, holds, todo);
-  const release = (same: (hold: PlainHold) => boolean) => {
-    const at = holds.findLastIndex(same);
-    const hold = holds[at];
-    if (hold) endHold(context, hold);
-    return hold ? holds.toSpliced(at, 1) : holds;
-  };
-  switch (act.kind) {
-    case 'chord':
-      for (const codes of keysFor(context, to, act.typed)) exact(codes, () => tapKeys(context, to, codes));
-      return holds;
-    case 'key-down':
-      return holds.some(isKey(act.code)) ? holds : [...holds, keyDown(context, to, act.code)];
-    case 'key-up':
-      return release(isKey(act.code));
-    case 'button-down':
-      return holds.some(isButton(act.button)) ? holds : [...holds, buttonDown(context, to, act.button)];
-    case 'button-up':
-      return release(isButton(act.button));
-    case 'text':
-      exact([], () => send(context, to, { kind: 'text', text: act.text }));
-      return holds;
-    case 'click':
-      exactlyWith(context, to, act.keys, exact, () => sendClick(context, to, act));
-      return holds;
-    case 'wheel':
-      exactlyWith(context, to, act.keys, exact, () => sendWheel(context, to, act));
-      return holds;
-    case 'focus':
-      send(context, { ...to, program: act.program }, { kind: 'focus', launch: false });
-      return holds;
-    case 'layer':
-      setLayer(context, macro, act, owner);
-      return holds;
-  }
-}
-
-/** An act of the pointer with keys held: exactly those, or nothing where they cannot be typed. */
-function exactlyWith(
-  context: StepContext,
-  to: Destination,
-  keys: string | undefined,
-  exact: (codes: readonly string[], todo: () => void) => void,
-  act: () => void,
-): void {
-  if (keys === undefined) {
-    exact([], act);
-    return;
-  }
-  for (const codes of keysFor(context, to, typedAs(keys)))
-    exact(codes, () => {
-      const holds = keysDown(context, to, codes);
-      act();
-      for (const hold of holds.toReversed()) endHold(context, hold);
-    });
-}
-
-/**
- * A layer set by a macro stays on until one takes it off, as if it were latched by the macro's control. Each macro keeps
- * it on for itself. One that takes it off takes back its own; one that has not set it takes it from all.
- */
-function setLayer(
-  context: StepContext,
-  macro: string,
-  { layer, on }: Extract<MacroAct, { kind: 'layer' }>,
-  using: Using,
-): void {
-  const prefix = `layer ${layer} `;
-  const own = prefix + macro;
-  const { latched } = context.state;
-  if (on && !latched[own]) {
-    const serial = nextSerial(context);
-    context.state.latched = withEntry(latched, own, { using, holds: [{ kind: 'layer', layer }], serial });
-    layerOn(context, layer);
-  }
-  if (on) return;
-  const taken = latched[own] ? [own] : Object.keys(latched).filter((key) => key.startsWith(prefix));
-  for (const key of taken) {
-    context.state.latched = without(context.state.latched, key);
-    layerOff(context, layer);
-  }
 }

@@ -1,6 +1,7 @@
 import type { Trigger } from '../devices/index.ts';
 import type { FrontWindow, Resolution } from '../resolve/index.ts';
 import { BASE_LAYER, EVERYWHERE, type Message } from '../setup/index.ts';
+import type { CompiledMacro } from './compileMacro.ts';
 import type { Sending } from './effect.ts';
 
 /** A control and the trigger it was used by, with what decided and the layers it was looked up in. */
@@ -58,6 +59,13 @@ export type Hold =
 
 /** What a macro itself may hold. */
 export type PlainHold = Exclude<Hold, { kind: 'macro' }>;
+
+/** Something a macro holds. */
+export interface MacroHold {
+  /** The block it is held round: the place of the act that began that; null for what a step put down by itself. */
+  readonly block: number | null;
+  readonly hold: PlainHold;
+}
 
 /**
  * Turns of a control while it is down, as they stood when it went down; a direction not bound then has no entry. One
@@ -145,18 +153,26 @@ export interface MacroCall {
 /** A macro that runs. */
 export interface Running extends MacroCall {
   readonly macro: string;
-  /** What the macro was when it began: one that was edited since does not go on. */
-  readonly fingerprint: string;
+  /** The macro as it was when this began, and as it ends, whatever is edited meanwhile. */
+  readonly as: CompiledMacro;
   /** Counts what was begun, so that endings come newest first. */
   readonly serial: number;
   /** When this round began. */
   readonly round: number;
   /** Rounds still to go after this one; null for one without end. */
   readonly left: number | null;
-  /** The next step of the round. */
+  /** When the act before the next one was due, or what was waited for came: times add up from it. */
+  readonly at: number;
+  /** When it sent something last; null for not yet. */
+  readonly sent: number | null;
+  /** The next act of the round. */
   readonly next: number;
+  /** Since when the next act, an `until`, waits for its window; null where nothing is waited for. */
+  readonly waitsSince: number | null;
+  /** The profile of the window it waited for last: it belongs to that. Null while it belongs to what started it. */
+  readonly belongsTo: string | null;
   /** What it holds at the moment. */
-  readonly holds: readonly PlainHold[];
+  readonly holds: readonly MacroHold[];
   /** Presses that asked for it meanwhile, each a run. */
   readonly queue: readonly MacroCall[];
 }

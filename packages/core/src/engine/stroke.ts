@@ -38,6 +38,10 @@ export const strokeSchema = z.discriminatedUnion('kind', [
     axis: z.enum(['vertical', 'horizontal']),
   }),
   z.strictObject({ kind: z.literal('pointer-move'), ...every, to: placeSchema }),
+  /** Where the pointer is, is remembered under a name, or the pointer goes back to what was remembered. */
+  z.strictObject({ kind: z.enum(['pointer-remember', 'pointer-back']), ...every, mark: z.string() }),
+  /** An item of the menus of the window in front, by its words from the menu down. */
+  z.strictObject({ kind: z.literal('menu-item'), ...every, path: z.array(z.string()) }),
   z.strictObject({ kind: z.literal('text'), ...every, text: z.string() }),
   z.strictObject({
     kind: z.literal('message'),

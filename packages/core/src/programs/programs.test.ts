@@ -7,6 +7,8 @@ import {
   type Edit,
   isBeginning,
   newCommand,
+  newMacro,
+  numberSteps,
   type Setup,
   slotKey,
 } from '../setup/index.ts';
@@ -188,14 +190,15 @@ test('a program goes with all that makes no sense without it, and comes back wit
 test('what hangs on a program by several ways', () => {
   const setup = demoSetup();
   setup.macros.push(
-    {
-      ...{ id: 'to-brindle', name: 'To Brindle', run: 'times', times: 1, again: 'ignore', goesOn: false },
-      steps: [{ id: 'step-1', kind: 'focus', program: 'brindle' }],
-    },
-    {
-      ...{ id: 'outer', name: 'Outer', run: 'times', times: 1, again: 'ignore', goesOn: false },
-      steps: [{ id: 'step-1', kind: 'macro', macro: 'to-brindle' }],
-    },
+    newMacro({
+      ...{ id: 'to-brindle', name: 'To Brindle' },
+      steps: numberSteps([{ kind: 'focus', program: 'brindle', launch: false }]),
+    }),
+    newMacro({
+      ...{ id: 'outer', name: 'Outer' },
+      steps: numberSteps([{ kind: 'macro', macro: 'to-brindle' }]),
+    }),
+    newMacro({ id: 'of-brindle', name: 'Of Brindle', program: 'brindle' }),
   );
   bound(setup, 'hushbox', key('key-9'), { kind: 'macro', macro: 'outer' });
   bound(setup, 'tallow', key('key-9'), { kind: 'profile', change: 'next', profiles: ['brindle', 'tallow'] });
@@ -206,6 +209,8 @@ test('what hangs on a program by several ways', () => {
   expect(removal.macros).toEqual(expect.arrayContaining(['To Brindle', 'Outer']));
   const after = edited(setup, removal.edit);
   expect(checkSetup(after)).toEqual([]);
+  // One that is only found under it stays.
+  expect(after.macros.find(({ id }) => id === 'of-brindle')?.program).toBeNull();
   expect(after.profiles.fernway?.basedOn).toBeNull();
   expect(after.profiles.hushbox?.bindings[key('key-9')]).toBeUndefined();
   expect(after.profiles.tallow?.bindings[key('key-10')]).toBeUndefined();

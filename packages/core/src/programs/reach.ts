@@ -3,6 +3,7 @@ import {
   type Action,
   type Command,
   EVERYWHERE,
+  isBlock,
   keyOf,
   type MacroStep,
   type Profile,
@@ -107,8 +108,9 @@ function commandsOfMacro(setup: Setup, column: Profile, id: string, inside: Set<
   const found: Command[] = [];
   const walk = (steps: readonly MacroStep[]): boolean =>
     steps.every((step) => {
+      if (step.skipped) return true;
       if (step.kind === 'focus') return step.program === column.program;
-      if (step.kind === 'repeat') return walk(step.steps);
+      if (isBlock(step)) return walk(step.steps);
       if (step.kind === 'macro') found.push(...commandsOfMacro(setup, column, step.macro, inside));
       if (step.kind === 'shortcut') {
         const { command } = describeActionIn(setup, column, column, {

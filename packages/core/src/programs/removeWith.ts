@@ -8,7 +8,7 @@ import {
   keyOf,
   namedByAction,
   namedByBinding,
-  namedByStep,
+  namedByMacro,
   pagesBelow,
   type Reference,
   type Setup,
@@ -105,8 +105,8 @@ function removalOf(setup: Setup, things: readonly Reference[], last: readonly Si
   // Macros run one another and menus open one another: until nothing more goes.
   for (let before = -1; before !== going.size; ) {
     before = going.size;
-    for (const { id, steps } of setup.macros)
-      if (steps.some((step) => names(namedByStep(step)))) going.add(keyOfThing({ kind: 'macro', id }));
+    for (const macro of setup.macros)
+      if (names(namedByMacro(macro))) going.add(keyOfThing({ kind: 'macro', id: macro.id }));
     for (const { id, items } of setup.radialMenus)
       if (items.every(({ action }) => names(namedByAction(action))))
         going.add(keyOfThing({ kind: 'radial-menu', id }));
@@ -133,18 +133,23 @@ function removalOf(setup: Setup, things: readonly Reference[], last: readonly Si
   const based = profiles.filter(
     ({ id, basedOn }) => basedOn !== null && isGoing('profile', basedOn) && !isGoing('profile', id),
   );
+  const ownerless = setup.macros.filter(
+    ({ id, program }) => program !== null && isGoing('program', program) && !isGoing('macro', id),
+  );
   const edits: SingleEdit[] = [
     ...touched.flatMap(([slot, binding]) => bindingChanges(slot, binding, without(binding, names))),
     ...items,
     // What runs or opens another goes first.
-    ...inOrder(macros, ({ steps }) => steps.flatMap(namedByStep)).map(
-      ({ id }): SingleEdit => ({ kind: 'remove', at: itemAt.macro(id) }),
-    ),
+    ...inOrder(macros, namedByMacro).map(({ id }): SingleEdit => ({ kind: 'remove', at: itemAt.macro(id) })),
     ...inOrder(menus, (menu) => menu.items.flatMap(({ action }) => namedByAction(action))).map(
       ({ id }): SingleEdit => ({ kind: 'remove', at: itemAt.radialMenu(id) }),
     ),
     ...based.map(
       ({ id }): SingleEdit => ({ kind: 'set', at: itemAt.profile(id), fields: { basedOn: null } }),
+    ),
+    // It may do as well elsewhere.
+    ...ownerless.map(
+      ({ id }): SingleEdit => ({ kind: 'set', at: itemAt.macro(id), fields: { program: null } }),
     ),
     ...last,
   ];

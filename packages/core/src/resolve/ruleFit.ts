@@ -1,4 +1,4 @@
-import { compilePattern, type Rule, type Setup } from '../setup/index.ts';
+import { compilePattern, type Rule, type Setup, type WindowAsked } from '../setup/index.ts';
 import type { FrontWindow } from './frontWindow.ts';
 
 /** What a rule can ask of a window. */
@@ -6,8 +6,8 @@ export const RULE_FIELDS = ['executable', 'class', 'title'] as const;
 /** One of them. */
 export type RuleField = (typeof RULE_FIELDS)[number];
 
-/** The fields of a rule that a window does not have as asked; none where the rule fits. */
-export function unfittingFields(rule: Rule, window: FrontWindow): readonly RuleField[] {
+/** The fields that a window does not have as asked, by a rule or a macro that waits; none where it fits. */
+export function unfittingFields(rule: WindowAsked, window: FrontWindow): readonly RuleField[] {
   return RULE_FIELDS.filter((field) => {
     const pattern = rule[field];
     if (!pattern) return false;

@@ -9,13 +9,23 @@ export const typedTextSchema = z
   .max(2000)
   .regex(/^(?:[^\p{Cc}\p{Cs}]|[\n\t])*$/u, because('text'));
 
-/** A place in pixels; x to the right, y downwards, from the screen's or the front window's top left corner. */
+/** The corners of a window. */
+export const CORNERS = ['top-left', 'top-right', 'bottom-left', 'bottom-right'] as const;
+/** One of them. */
+export type Corner = (typeof CORNERS)[number];
+
+/**
+ * A place in pixels; x to the right, y downwards, from the screen's top left corner, a corner of the front window, or from
+ * where the pointer is.
+ */
 export const placeSchema = z.strictObject({
   from: z.enum(['screen', 'window', 'pointer']),
+  /** Of the window; counts for nothing else. */
+  corner: z.enum(CORNERS).default('top-left'),
   x: z.number().min(-20_000).max(20_000),
   y: z.number().min(-20_000).max(20_000),
 });
-/** Where to click: pixels from the screen’s, the window’s or the pointer’s place. */
+/** Where to click: pixels from the screen’s, a window’s corner or the pointer’s place. */
 export type Place = z.infer<typeof placeSchema>;
 
 /** Number of a mouse button (UI Events, `MouseEvent.button`): left, middle, right, back, forward. */

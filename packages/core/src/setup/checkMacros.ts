@@ -1,6 +1,6 @@
 import { missing } from './checkAction.ts';
 import type { Fault } from './fault.ts';
-import { type Macro, type MacroStep, MOST_STEPS } from './macro.ts';
+import { isBlock, type Macro, type MacroStep, MOST_STEPS } from './macro.ts';
 import { hasNamed, namedByStep } from './references.ts';
 import type { Refusal } from './refusal.ts';
 import { EVERYWHERE, type Setup } from './setup.ts';
@@ -15,6 +15,9 @@ export function faultsOfMacros(setup: Setup): readonly Fault[] {
   const counts = new StepCounts(setup);
   return setup.macros.flatMap((macro, i): readonly Fault[] => {
     const at = ['macros', i, 'steps'];
+    const { program } = macro;
+    if (program !== null && !hasNamed(setup, { kind: 'program', id: program }))
+      return [{ at: ['macros', i, 'program'], refusal: { code: 'unknown-program', program } }];
     const inside = faultOfSteps(setup, at, macro.steps);
     if (inside) return [inside];
     const refusal = checkLength(counts, macro);
@@ -31,7 +34,7 @@ export function checkSteps(setup: Setup, steps: readonly MacroStep[]): Refusal |
 function faultOfSteps(setup: Setup, above: Fault['at'], steps: readonly MacroStep[]): Fault | null {
   for (const [i, step] of steps.entries()) {
     const at = [...above, i];
-    if (step.kind === 'repeat') {
+    if (isBlock(step)) {
       const inside = faultOfSteps(setup, [...at, 'steps'], step.steps);
       if (inside) return inside;
       continue;
@@ -85,6 +88,11 @@ class StepCounts {
 
   /** What is not there counts nothing; that it is missing is told elsewhere. */
   #ofStep(step: MacroStep): number | null {
+    // What is left out now may be taken in again at any time: it is counted as if it were.
+    if (step.kind === 'hold') {
+      const inside = this.#ofSteps(step.steps);
+      return inside === null ? null : inside + 1;
+    }
     if (step.kind === 'repeat') {
       const inside = this.#ofSteps(step.steps);
       return inside === null ? null : Math.max(1, inside) * step.times;

@@ -5,7 +5,7 @@ import { faultsOfMacros } from './checkMacros.ts';
 import { faultsOfPages } from './checkPages.ts';
 import { faultOfProfile } from './checkSetup.ts';
 import type { Fault } from './fault.ts';
-import type { MacroStep } from './macro.ts';
+import { isBlock, type MacroStep } from './macro.ts';
 import type { Refusal } from './refusal.ts';
 import { BASE_LAYER, EVERYWHERE, menuOwner, type Profile, type Setup } from './setup.ts';
 
@@ -127,7 +127,7 @@ function idsOf(above: Path, list: readonly { readonly id: string }[]): readonly 
 function stepIds(above: Path, steps: readonly MacroStep[]): readonly Named[] {
   return steps.flatMap((step, i) => [
     { at: [...above, i, 'id'], value: step.id },
-    ...(step.kind === 'repeat' ? stepIds([...above, i, 'steps'], step.steps) : []),
+    ...(isBlock(step) ? stepIds([...above, i, 'steps'], step.steps) : []),
   ]);
 }
 

@@ -1,6 +1,8 @@
 export {
   type Action,
   actionSchema,
+  CORNERS,
+  type Corner,
   type Message,
   messageSchema,
   PAGE_CHANGES,
@@ -111,9 +113,20 @@ export { commandOfIntent, intentsIn } from './intents.ts';
 export type { ItemKind } from './itemKinds.ts';
 export { layerOfCell } from './layerOfCell.ts';
 // The parts of a set-up, with their limits.
-export { type Macro, type MacroStep, MOST_STEPS, macroSchema, STEPS_DEEP, type StepBody } from './macro.ts';
+export {
+  type BlockStep,
+  everyStep,
+  isBlock,
+  type Macro,
+  type MacroStep,
+  MOST_STEPS,
+  macroSchema,
+  STEPS_DEEP,
+  type StepBody,
+  USUAL_WAIT_MS,
+} from './macro.ts';
 export { menuOwnerChanges } from './menuOwner.ts';
-export { newCommand, newProfile, newProgram } from './newParts.ts';
+export { newCommand, newMacro, newProfile, newProgram } from './newParts.ts';
 export { type BareStep, numberItems, numberSteps } from './numbered.ts';
 // Windows are recognised by patterns, in time that grows with the title and not with the pattern's cunning.
 export { FOLDERS_DEEP, newPage, PAGE_KINDS, type Page, type PageKind, pageSchema } from './page.ts';
@@ -124,9 +137,9 @@ export type { RegexProblem } from './patterns/regexSyntax.ts';
 export { picturesIn } from './picturesIn.ts';
 export { type Moving, movingEdits, type Placing, placingEdits } from './placing.ts';
 export { MOST_ITEMS, type RadialItem, type RadialMenu, radialMenuSchema } from './radialMenu.ts';
-export { namedByAction, namedByBinding, namedByStep, type Reference } from './references.ts';
+export { namedByAction, namedByBinding, namedByMacro, type Reference } from './references.ts';
 export type { Refusal } from './refusal.ts';
-export { executableRule, type Rule, ruleSchema } from './rule.ts';
+export { executableRule, type Rule, ruleSchema, type WindowAsked } from './rule.ts';
 export { settled } from './settledCells.ts';
 export {
   BASE_LAYER,

@@ -1,3 +1,4 @@
+import type { Macro } from './macro.ts';
 import type { Command, Profile, Program } from './setup.ts';
 
 /** A command with nothing but what is given. */
@@ -15,4 +16,18 @@ export function newProgram(given: Pick<Program, 'id' | 'name'> & Partial<Program
 /** A profile with nothing set. */
 export function newProfile(given: Pick<Profile, 'id' | 'program'> & Partial<Profile>): Profile {
   return { name: null, rules: [], basedOn: null, bindings: {}, ...given };
+}
+
+/** A macro that runs once, with nothing but what is given. */
+export function newMacro(given: Pick<Macro, 'id' | 'name'> & Partial<Macro>): Macro {
+  return {
+    program: null,
+    steps: [],
+    run: 'times',
+    times: 1,
+    again: 'ignore',
+    goesOn: false,
+    pace: 0,
+    ...given,
+  };
 }

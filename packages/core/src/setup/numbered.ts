@@ -1,15 +1,20 @@
-import type { MacroStep, StepBody } from './macro.ts';
+import type { MacroStep, StepBody, StepHead } from './macro.ts';
 
-/** A step without ids, its inner ones too. */
-export type BareStep =
-  | Exclude<StepBody, { kind: 'repeat' }>
-  | { kind: 'repeat'; times: number; steps: readonly BareStep[] };
+/** A step without an id, and its inner ones too; a note only where there is one. */
+export type BareStep = Partial<Omit<StepHead, 'id'>> & BareBody;
+type BareBody = StepBody extends infer Body
+  ? Body extends { steps: MacroStep[] }
+    ? Omit<Body, 'steps'> & { readonly steps: readonly BareStep[] }
+    : Body
+  : never;
 
 /** Gives steps ids by their places: `step-1`, `step-2`, inside the second `step-2-1`. */
 export function numberSteps(steps: readonly BareStep[], prefix = 'step'): MacroStep[] {
   return steps.map((step, i): MacroStep => {
-    const id = `${prefix}-${i + 1}`;
-    return step.kind === 'repeat' ? { id, ...step, steps: numberSteps(step.steps, id) } : { id, ...step };
+    const head = { id: `${prefix}-${i + 1}`, note: null, skipped: false };
+    return 'steps' in step
+      ? { ...head, ...step, steps: numberSteps(step.steps, head.id) }
+      : { ...head, ...step };
   });
 }
 

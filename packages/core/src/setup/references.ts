@@ -1,6 +1,6 @@
 import type { Action } from './action.ts';
 import type { Binding } from './binding.ts';
-import type { MacroStep } from './macro.ts';
+import type { Macro, MacroStep } from './macro.ts';
 import type { Setup } from './setup.ts';
 
 /** The kinds of things that others name by their ids. */
@@ -84,17 +84,26 @@ export function namedByStep(step: MacroStep): readonly Reference[] {
     case 'macro':
       return [{ kind: 'macro', id: step.macro }];
     case 'repeat':
+    case 'hold':
       return step.steps.flatMap(namedByStep);
     case 'shortcut':
     case 'key-down':
     case 'key-up':
     case 'text':
     case 'wait':
+    case 'until':
     case 'button':
     case 'click':
     case 'wheel':
+    case 'pointer':
+    case 'menu':
       return NONE;
   }
+}
+
+/** What the steps of a macro name; the program it is for is not among them, as it is only how it is found. */
+export function namedByMacro({ steps }: Pick<Macro, 'steps'>): readonly Reference[] {
+  return steps.flatMap(namedByStep);
 }
 
 /** Whether anything bound, any macro or any radial menu still names one of some things. */
@@ -108,7 +117,11 @@ export function isNamed(setup: Setup, things: readonly Reference[]): boolean {
     }
   }
   return (
-    setup.macros.some(({ steps }) => steps.some((step) => names(namedByStep(step)))) ||
+    setup.macros.some(
+      (macro) =>
+        (macro.program !== null && names([{ kind: 'program', id: macro.program }])) ||
+        names(namedByMacro(macro)),
+    ) ||
     setup.radialMenus.some(
       ({ program, items }) =>
         (program !== null && names([{ kind: 'program', id: program }])) ||

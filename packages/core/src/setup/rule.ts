@@ -17,16 +17,22 @@ export const patternSchema = z
 /** A part of the window that a rule may ask for. */
 const field = patternSchema.nullable().default(null);
 
-/** Recognises windows: every field that is given must fit. A negative rule keeps windows out. */
+/** What can be asked of a window: every field that is given must fit. */
+const windowFields = { executable: field, class: field, title: field };
+
+/** One that asks nothing would fit every window. */
+const asksSomething = (asked: { readonly [Field in keyof typeof windowFields]: unknown }) =>
+  Boolean(asked.executable || asked.class || asked.title);
+
+/** A window that is waited for. */
+export const windowSchema = z.strictObject(windowFields).refine(asksSomething, because('rule-empty'));
+/** What a window must be like. */
+export type WindowAsked = z.infer<typeof windowSchema>;
+
+/** Recognises windows of a program or a profile. A negative rule keeps windows out. */
 export const ruleSchema = z
-  .strictObject({
-    id: idSchema,
-    negative: z.boolean().default(false),
-    executable: field,
-    class: field,
-    title: field,
-  })
-  .refine((rule) => rule.executable || rule.class || rule.title, because('rule-empty'));
+  .strictObject({ id: idSchema, negative: z.boolean().default(false), ...windowFields })
+  .refine(asksSomething, because('rule-empty'));
 /** Which windows belong to a program, or do not. */
 export type Rule = z.infer<typeof ruleSchema>;
 

@@ -128,7 +128,7 @@ export function arbitraryAction(setup: Setup, commands: readonly string[]): fc.A
         { kind: 'wheel', ticks: 1, axis: 'horizontal' },
         { kind: 'text', text: 'umbrella' },
         { kind: 'button', button: 0 },
-        { kind: 'click', button: 2, count: 2, at: { from: 'window', x: 10, y: 20 } },
+        { kind: 'click', button: 2, count: 2, at: { from: 'window', corner: 'top-left', x: 10, y: 20 } },
       ),
     },
     { weight: 1, arbitrary: message },

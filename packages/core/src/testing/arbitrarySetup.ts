@@ -9,9 +9,25 @@ import {
   type Program,
   type Setup,
   slotKey,
+  type WindowAsked,
 } from '../setup/index.ts';
 import { arbitrarySlotBinding, FEW_SHORTCUTS } from './arbitraryBinding.ts';
 import { smallSetup } from './smallRig.ts';
+
+const mostlyFalse = fc.nat(5).map((one) => one === 0);
+
+/** Windows of the events there are, and one that never comes. */
+const WAITED_FOR: readonly WindowAsked[] = [
+  { executable: { match: 'exact', text: 'brindle' }, class: null, title: null },
+  {
+    executable: { match: 'exact', text: 'larkframe' },
+    class: null,
+    title: { match: 'glob', text: 'Export*' },
+  },
+  { executable: null, class: null, title: { match: 'regex', text: '^heron' } },
+  { executable: { match: 'glob', text: '*' }, class: null, title: null },
+  { executable: { match: 'exact', text: 'nowhere' }, class: null, title: null },
+];
 
 const { step } = fc.letrec<{ step: BareStep }>((tie) => ({
   step: fc.oneof(
@@ -26,15 +42,36 @@ const { step } = fc.letrec<{ step: BareStep }>((tie) => ({
       { kind: 'button', button: 0, change: 'up' },
       { kind: 'click', button: 0, count: 1, at: null },
       { kind: 'wheel', ticks: -1, axis: 'vertical' },
-      { kind: 'focus', program: 'hushbox' },
+      { kind: 'focus', program: 'hushbox', launch: false },
+      { kind: 'menu', path: ['Window', 'Colours'] },
+      { kind: 'pointer', change: 'remember' },
+      { kind: 'pointer', change: 'back' },
       { kind: 'layer', layer: 'second', on: true },
       { kind: 'layer', layer: 'second', on: false },
     ),
     fc.constantFrom(1, 40, 150).map((ms): BareStep => ({ kind: 'wait', ms })),
     fc.constantFrom(1, 40, 150).map((ms): BareStep => ({ kind: 'wait', ms })),
     fc
-      .record({ times: fc.integer({ min: 1, max: 3 }), steps: fc.array(tie('step'), { maxLength: 3 }) })
+      .record({
+        window: fc.constantFrom(...WAITED_FOR),
+        atMostMs: fc.constantFrom(1, 300, 3000),
+        late: fc.constantFrom('stop' as const, 'go-on' as const),
+      })
+      .map((until): BareStep => ({ kind: 'until', ...until })),
+    fc
+      .record({
+        times: fc.integer({ min: 1, max: 3 }),
+        steps: fc.array(tie('step'), { maxLength: 3 }),
+        skipped: mostlyFalse,
+      })
       .map((repeat): BareStep => ({ kind: 'repeat', ...repeat })),
+    fc
+      .record({
+        keys: fc.constantFrom('Alt', 'Ctrl+Shift', 'Shift', 'A', '漢'),
+        steps: fc.array(tie('step'), { maxLength: 3 }),
+        skipped: mostlyFalse,
+      })
+      .map((hold): BareStep => ({ kind: 'hold', ...hold })),
   ),
 }));
 
@@ -49,6 +86,7 @@ const arbitraryMacros: fc.Arbitrary<Macro[]> = fc
         times: fc.integer({ min: 1, max: 3 }),
         again: fc.constantFrom('ignore' as const, 'restart' as const, 'queue' as const),
         goesOn: fc.boolean(),
+        pace: fc.constantFrom(0, 0, 15, 100),
       }),
     ),
   )

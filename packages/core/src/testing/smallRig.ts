@@ -79,7 +79,14 @@ function smallPanel(): Device {
   };
 }
 
-const MACRO = { run: 'times', times: 1, again: 'ignore', goesOn: false } as const;
+const MACRO = {
+  program: null,
+  run: 'times',
+  times: 1,
+  again: 'ignore',
+  goesOn: false,
+  pace: 0,
+} as const;
 
 /** Macros of every way to run; random set-ups change their steps. */
 export function smallMacros(): Macro[] {

@@ -5,7 +5,7 @@ import { smallSetup } from './smallRig.ts';
 
 /**
  * Strokes in short, the time first: `+KeyA` down, `-KeyA` up, `~1` wheel, `~>1` across, `(0` and `)0` buttons,
- * `“text”`, `!` message, `*` focus, `^` pointer; a program's name, then a computer's, stands before what it gets.
+ * `“text”`, `!` message, `*` focus, `^` pointer, `≡` menu; a program's name, then a computer's, stands before what it gets.
  */
 export function short({ strokes }: { readonly strokes: readonly Stroke[] }): string {
   return strokes
@@ -35,6 +35,12 @@ function body(stroke: Stroke): string {
       return `!${stroke.value}`;
     case 'pointer-move':
       return `^${stroke.to.from}:${stroke.to.x},${stroke.to.y}`;
+    case 'pointer-remember':
+      return '^?';
+    case 'pointer-back':
+      return '^!';
+    case 'menu-item':
+      return `≡${stroke.path.join('>')}`;
     case 'focus':
       return `*${stroke.program}`;
   }

@@ -11,6 +11,7 @@ import {
   programName,
   radialMenuName,
 } from './names.ts';
+import { tidy } from './numbers.ts';
 
 /** What the engine changed of its own, in words; nothing for what is told otherwise. */
 export function changeWords(setup: Setup, change: StateChange): string[] {
@@ -37,6 +38,8 @@ export function changeWords(setup: Setup, change: StateChange): string[] {
     }
     case 'macro':
       return [`${macroName(setup, change.macro)} ${change.runs ? 'runs' : 'has ended'}.`];
+    case 'until':
+      return [untilWords(setup, change)];
     case 'show': {
       const whose =
         change.device === null ? 'every control does' : `${deviceName(setup, change.device)} does`;
@@ -63,6 +66,19 @@ export function changeWords(setup: Setup, change: StateChange): string[] {
       const item = itemName(setup, change.of, change.item);
       return [item ? `${item} is chosen.` : 'The menu closes.'];
     }
+  }
+}
+
+/** What a macro's waiting for a window came to. */
+function untilWords(setup: Setup, { macro, how, waited }: Extract<StateChange, { kind: 'until' }>): string {
+  const name = macroName(setup, macro);
+  switch (how) {
+    case 'there':
+      return `The window ${name} waits for is in front already.`;
+    case 'came':
+      return `The window ${name} waited for came after ${tidy(waited)} ms.`;
+    case 'late':
+      return `The window ${name} waited for did not come within ${tidy(waited)} ms.`;
   }
 }
 

@@ -14,7 +14,7 @@ export { editWords, fieldsWords, placeWords } from './edits.ts';
 export { type Account, accountOf } from './explanations.ts';
 export { formatProblemWords } from './formatProblems.ts';
 export { holdWords } from './holdWords.ts';
-export { issueWords } from './issues.ts';
+// Why a value is not taken has a path of its own, `words/issues`: pages ask for it only when one is not.
 export { memoryDoesWords, memoryProblemWords, memoryReasonWords } from './memory.ts';
 export {
   capital,
@@ -33,7 +33,7 @@ export {
 } from './names.ts';
 export { tidy } from './numbers.ts';
 export { refusalWords } from './refusals.ts';
-export { cameUpOf, type Sent, sentOf, wheelText } from './sent.ts';
+export { cameUpOf, menuText, type Sent, sentOf, wheelText } from './sent.ts';
 export { regexProblemWords, shortcutProblemWords } from './textProblems.ts';
 export { decisionWords, ruleWords } from './why.ts';
 export { whyThisOne } from './whyThisOne.ts';

@@ -75,6 +75,12 @@ function textOf(stroke: Stroke): string[] {
       return [`“${stroke.text}”`];
     case 'pointer-move':
       return [`Pointer to ${stroke.to.x}, ${stroke.to.y}`];
+    case 'pointer-remember':
+      return [];
+    case 'pointer-back':
+      return ['Pointer back'];
+    case 'menu-item':
+      return [menuText(stroke.path)];
     case 'focus':
       return [`To ${stroke.program}`];
     case 'message':
@@ -84,6 +90,11 @@ function textOf(stroke: Stroke): string[] {
     case 'button-up':
       return [];
   }
+}
+
+/** An item of a menu, from the menu down: `Window › Colours`. */
+export function menuText(path: readonly string[]): string {
+  return path.join(' › ');
 }
 
 /** A message with its value. */

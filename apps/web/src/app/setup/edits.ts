@@ -6,7 +6,6 @@ import {
   type SingleEdit,
   together,
 } from '@nimble-lever/core/setup';
-import { issueWords } from '@nimble-lever/core/words';
 import { newUuid } from '../newUuid.ts';
 import { WORDS } from '../shell/words.ts';
 import type { AppThunk } from '../store.ts';
@@ -26,7 +25,12 @@ export const makeEdit =
     // As the server reads it, so that both come to the same.
     const read = editSchema.safeParse(edit);
     const [issue] = read.error?.issues ?? [];
-    if (issue) return void say(WORDS.notAllowed(issueWords(issue)));
+    if (issue) {
+      // Words for what a view hardly ever lets happen: not worth carrying from the start.
+      const words = import('@nimble-lever/core/words/issues').then(({ issueWords }) => issueWords(issue));
+      void words.catch(() => '').then((why) => say(WORDS.notAllowed(why)));
+      return;
+    }
     if (!read.data || partsOf(read.data).length === 0) return;
     const bytes = new TextEncoder().encode(JSON.stringify(read.data)).length;
     if (bytes > MOST_EDIT_BYTES) return void say(WORDS.tooLarge);

@@ -11,6 +11,8 @@ export interface StandInCommand<State> {
   readonly release?: (state: State) => State;
   /** What one sees of it afterwards, in a few words. */
   readonly said: (state: State) => string;
+  /** Where it stands in the program's menus, from the menu down, itself left out; `Commands` where nothing is said. */
+  readonly menu?: readonly string[];
   /** The window it opens, by id. */
   readonly opens?: string;
   /** Its own window is closed by it. */
@@ -55,6 +57,20 @@ export function commandsFrom<State>(
   usual: (state: State) => string,
 ): readonly StandInCommand<State>[] {
   return rows.map(([shortcut, name, run, said = usual]) => ({ shortcut, name, run, said }));
+}
+
+/** The menu of commands that have no other. */
+const USUAL_MENU: readonly string[] = ['Commands'];
+
+/** Where a command stands in the program's menus, by its words from the menu down. */
+export function menuPath({
+  menu = USUAL_MENU,
+  name,
+}: {
+  readonly menu?: readonly string[];
+  readonly name: string;
+}): readonly string[] {
+  return [...menu, name];
 }
 
 /** What every practice program keeps. */

@@ -18,6 +18,7 @@ import type { CopyFrom } from './copyFrom.ts';
 import { goToSlot } from './goToSlot.ts';
 import { Matrix } from './Matrix.tsx';
 import { RigStrip } from './RigStrip.tsx';
+import { STRIP } from './stripHeight.ts';
 import type { Use } from './use.ts';
 import { selectBoard, selectCell } from './useBoard.ts';
 import { useHeardControls } from './useHeardControls.ts';
@@ -188,13 +189,14 @@ function Board() {
     dispatch(viewChanged({ docked: false }));
     focusCell();
   }, [dispatch, focusCell]);
+  const small = view.smallRig || scrolled;
   return (
     <Page ref={page}>
       <RigStrip
         devices={devices}
         selected={cell?.slot ?? null}
         flashing={flashing}
-        small={view.smallRig || scrolled}
+        small={small}
         onUse={onUse}
       />
       <BoardBar />
@@ -206,6 +208,7 @@ function Board() {
         onHelp={openHelp}
         onCopy={setCopying}
         onReadsKeys={setReading}
+        above={small ? STRIP.small : STRIP.large}
         onScrolled={setScrolled}
       />
       <Suspense fallback={null}>

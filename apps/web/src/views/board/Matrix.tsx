@@ -63,12 +63,24 @@ interface Props {
   readonly onHelp: () => void;
   readonly onCopy: (from: CopyFrom) => void;
   readonly onReadsKeys: (program: string) => void;
+  /** How high the devices above it are: pixels. */
+  readonly above: number;
   /** Whether it is scrolled far enough that the devices above can give way. */
   readonly onScrolled: (scrolled: boolean) => void;
 }
 
 /** Controls × programs; only what is near the part that is seen is drawn. One cell is selected and takes the keys. */
-export function Matrix({ model, flashing, front, onChoose, onHelp, onCopy, onReadsKeys, onScrolled }: Props) {
+export function Matrix({
+  above,
+  model,
+  flashing,
+  front,
+  onChoose,
+  onHelp,
+  onCopy,
+  onReadsKeys,
+  onScrolled,
+}: Props) {
   const dispatch = useAppDispatch();
   const cell = useAppSelector(selectCell);
   const recording = useAppSelector((state) => selectBoardState(state).recording);
@@ -129,13 +141,18 @@ export function Matrix({ model, flashing, front, onChoose, onHelp, onCopy, onRea
     columns.measure();
   }, [items, columnWidth, pinned]);
 
-  const seen = useRef({ at, height });
+  const seen = useRef({ at, height, above });
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what is above counts only once the height has followed it.
   useEffect(() => {
     const before = seen.current;
-    seen.current = { at, height };
+    seen.current = { at, height, above };
     if (!at) return;
-    // Less room, as when the dock opens, must not hide the cell; but where one has scrolled away from it, one stays.
-    if (before.at === at && before.height !== height && !wasInSight(rows, selectedRow, before.height)) return;
+    // Less room, as when the dock opens, must not hide the cell; but where one has scrolled away from it, one stays. So one
+    // does where the devices above come back, which they do for one who scrolled to the top.
+    const isResized = before.at === at && before.height !== height;
+    const comeBack = before.height > height && before.height + before.above === height + above;
+    if (isResized && comeBack && rows.scrollOffset === 0) return;
+    if (isResized && !wasInSight(rows, selectedRow, before.height)) return;
     rows.scrollToIndex(selectedRow, { align: 'auto' });
     if (at.column >= pinned) columns.scrollToIndex(at.column - pinned, { align: 'auto' });
   }, [at, selectedRow, pinned, rows, columns, height]);

@@ -1,5 +1,6 @@
 import { fromCatalogue } from '../../devices/index.ts';
 import type { Macro } from '../macro.ts';
+import { newMacro } from '../newParts.ts';
 import { numberItems, numberSteps } from '../numbered.ts';
 import type { RadialMenu } from '../radialMenu.ts';
 import { BASE_LAYER, type Setup } from '../setup.ts';
@@ -53,20 +54,18 @@ const rig = (): Setup['devices'] =>
   });
 
 /** A frame held for a moment of film: doubled twice, with time for the camera in between. */
-const holdFrame = (): Macro => ({
-  id: HOLD_FRAME,
-  name: 'Hold a frame',
-  run: 'times',
-  times: 1,
-  again: 'ignore',
-  goesOn: false,
-  steps: numberSteps([
-    { kind: 'shortcut', shortcut: 'D' },
-    { kind: 'wait', ms: 500 },
-    { kind: 'shortcut', shortcut: 'D' },
-    { kind: 'shortcut', shortcut: 'ArrowRight' },
-  ]),
-});
+const holdFrame = (): Macro =>
+  newMacro({
+    id: HOLD_FRAME,
+    name: 'Hold a frame',
+    program: 'larkframe',
+    steps: numberSteps([
+      { kind: 'shortcut', shortcut: 'D' },
+      { kind: 'wait', ms: 500 },
+      { kind: 'shortcut', shortcut: 'D' },
+      { kind: 'shortcut', shortcut: 'ArrowRight' },
+    ]),
+  });
 
 /** A radial menu of paints, in colours of the scene. */
 const paints = (): RadialMenu => {

@@ -3,7 +3,7 @@ import { slotIn } from '../binding.ts';
 import type { Address } from '../edits/address.ts';
 import { itemAt } from '../edits/address.ts';
 import type { SingleEdit } from '../edits/edit.ts';
-import type { MacroStep } from '../macro.ts';
+import { isBlock, type MacroStep } from '../macro.ts';
 import { type Command, keysByOf, menuOwner, type Profile, type Program, type Setup } from '../setup.ts';
 
 /** A shortcut that stands somewhere in a set-up, and the edit that puts another in its place. */
@@ -97,9 +97,11 @@ function ofAction(
 function ofSteps(at: Address, steps: readonly MacroStep[]): readonly ShortcutPlace[] {
   return steps.flatMap((step): readonly ShortcutPlace[] => {
     const own = `${at}/steps/${step.id}`;
-    if (step.kind === 'repeat') return ofSteps(own, step.steps);
-    if (step.kind !== 'shortcut') return [];
-    const replace = (shortcut: string): SingleEdit => ({ kind: 'set', at: own, fields: { shortcut } });
-    return [{ shortcut: step.shortcut, keysBy: 'character', command: null, replace }];
+    const inside = isBlock(step) ? ofSteps(own, step.steps) : [];
+    const field = step.kind === 'shortcut' ? 'shortcut' : 'keys';
+    const shortcut = step.kind === 'shortcut' ? step.shortcut : 'keys' in step ? step.keys : undefined;
+    if (shortcut === undefined) return inside;
+    const replace = (value: string): SingleEdit => ({ kind: 'set', at: own, fields: { [field]: value } });
+    return [{ shortcut, keysBy: 'character', command: null, replace }, ...inside];
   });
 }

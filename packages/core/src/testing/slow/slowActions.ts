@@ -1,4 +1,11 @@
-import { type Action, BASE_LAYER, EVERYWHERE, type Macro, type Setup } from '../../setup/index.ts';
+import {
+  type Action,
+  BASE_LAYER,
+  EVERYWHERE,
+  type Macro,
+  type Setup,
+  type WindowAsked,
+} from '../../setup/index.ts';
 import type { SlowClock } from './slowClock.ts';
 import type { SlowDesk, To } from './slowDesk.ts';
 import { type Choice, inKeys, type Sends, type SlowAction } from './slowLook.ts';
@@ -55,6 +62,7 @@ export class SlowActions {
     private readonly outside: {
       readonly profile: (computer: string | null) => string;
       readonly programInFront: (computer: string | null) => string | null;
+      readonly isInFront: (window: WindowAsked, computer: string | null) => boolean;
       readonly pin: (profile: string | null) => void;
       readonly letGo: (device: string) => void;
     },
@@ -360,12 +368,18 @@ export class SlowActions {
       desk: this.desk,
       clock: this.clock,
       setLayer: (layer, on, by, who) => this.setLayer(layer, on, by, who),
+      isInFront: this.outside.isInFront,
+      profileOf: (device) => this.outside.profile(this.to(device, null).computer),
+      stopped: () => this.stopMacro(run),
       finished: () => {
         this.stopMacro(run);
         const [next, ...queue] = run.queue;
-        if (!next) return;
-        const after = this.#newMacro(macro, next.owner, next.to);
+        // As the macro is by now.
+        const now = this.setup.macros.find((each) => each.id === macro.id);
+        if (!next || !now) return;
+        const after = this.#newMacro(now, next.owner, next.to);
         after.queue = queue;
+        after.sentAt = run.sentAt;
         after.beginLater();
       },
     });

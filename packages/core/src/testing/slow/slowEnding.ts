@@ -2,6 +2,7 @@ import type { Setup } from '../../setup/index.ts';
 import type { SlowActions } from './slowActions.ts';
 import type { SlowClock } from './slowClock.ts';
 import { type Choice, controlIn, stillDecides } from './slowLook.ts';
+import type { SlowMacro } from './slowMacro.ts';
 import type { SlowMoves } from './slowMoves.ts';
 import type { Press, SlowPresses } from './slowPresses.ts';
 
@@ -21,7 +22,7 @@ export class SlowEnding {
     const goes: Which = (choice) =>
       moved(choice.device) && !stillDecides(setup, profileOf(choice.device), choice);
     this.actions.pages.closeElsewhere();
-    this.#end(goes, goes, true);
+    this.#end(goes, goes, true, (run) => run.belongsTo !== profileOf(run.owner.device));
     this.actions.closeChangedMenu();
   }
 
@@ -30,20 +31,20 @@ export class SlowEnding {
     const isGone: Which = ({ device, control }) => controlIn(setup, device, control) === null;
     const goes: Which = (choice) => isGone(choice) || !stillDecides(setup, profileOf(choice.device), choice);
     const down: Which = (choice) => (moved(choice.device) ? goes(choice) : isGone(choice));
-    for (const run of [...this.actions.macros]) if (run.isEdited(setup)) this.actions.stopMacro(run);
     this.actions.pages.closeElsewhere();
     this.actions.closeChangedMenu();
     this.#end(
       down,
       goes,
       setup.devices.some(({ id }) => moved(id)),
+      (run) => isGone(run.owner) || run.belongsTo !== profileOf(run.owner.device),
     );
   }
 
   /** `gone`: the device itself is; a ring away from rest is forgotten then, else it stays silent until rest. */
   letGo(device: string | null, gone: boolean): void {
     const own = (each: { readonly device: string }) => device === null || each.device === device;
-    this.#end(own, own, false);
+    this.#end(own, own, false, ({ owner }) => own(owner));
     if (gone || device === null) this.actions.pages.forget(device);
     this.actions.closeChangedMenu();
     for (const press of this.presses.all.filter(own)) this.presses.forget(press);
@@ -55,8 +56,9 @@ export class SlowEnding {
     }
   }
 
-  #end(down: Which, rest: Which, goesOn: boolean): void {
-    this.#endOutputs(down, rest, goesOn);
+  /** `left` says of a macro that belongs to a window it waited for whether it ends. */
+  #end(down: Which, rest: Which, goesOn: boolean, left: (run: SlowMacro) => boolean): void {
+    this.#endOutputs(down, rest, goesOn, left);
     for (const press of [...this.presses.all]) if (press.phase !== 'decided') this.#endWaiting(press, down);
     for (const spring of this.moves.springs) {
       if (!spring.choice || !down(spring.choice)) continue;
@@ -65,8 +67,9 @@ export class SlowEnding {
     }
     const stillHeld = [...this.presses.all, ...this.actions.latches].flatMap(({ end }) => end.macro ?? []);
     for (const run of [...this.actions.macros]) {
-      if (stillHeld.includes(run.macro.id) || (goesOn && run.macro.goesOn)) continue;
-      if (rest(run.owner)) this.actions.stopMacro(run);
+      if (goesOn && run.macro.goesOn) continue;
+      const ends = run.belongsTo === null ? !stillHeld.includes(run.macro.id) && rest(run.owner) : left(run);
+      if (ends) this.actions.stopMacro(run);
     }
     for (const { key, choice } of [...this.presses.asking]) if (rest(choice)) this.presses.stopAsking(key);
     this.actions.layersOn = this.actions.layersOn.filter(({ why, owner }) => why !== 'once' || !rest(owner));
@@ -74,9 +77,13 @@ export class SlowEnding {
   }
 
   /** What is held and what is latched, newest first; macros that go on are spared where that is asked. */
-  #endOutputs(down: Which, rest: Which, goesOn: boolean): void {
+  #endOutputs(down: Which, rest: Which, goesOn: boolean, left: (run: SlowMacro) => boolean): void {
     const spared = (end: { macro?: string }) =>
-      goesOn && this.actions.setup.macros.some(({ id, goesOn: marked }) => marked && id === end.macro);
+      this.actions.macros.some(
+        (run) =>
+          run.macro.id === end.macro &&
+          ((goesOn && run.macro.goesOn) || (run.belongsTo !== null && !left(run))),
+      );
     const ends: { order: number; end: () => void }[] = [];
     for (const press of this.presses.all) {
       if (press.phase !== 'decided' || !down(press.chosen)) continue;

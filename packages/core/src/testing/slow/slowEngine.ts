@@ -7,7 +7,7 @@ import { SlowActions } from './slowActions.ts';
 import { SlowClock } from './slowClock.ts';
 import { type Bare, SlowDesk, type To } from './slowDesk.ts';
 import { SlowEnding } from './slowEnding.ts';
-import { type Choice, controlIn, look, profileFor } from './slowLook.ts';
+import { type Choice, controlIn, look, profileFor, ruleFits } from './slowLook.ts';
 import { SlowMoves } from './slowMoves.ts';
 import { SlowPresses } from './slowPresses.ts';
 import { slowKeys } from './slowTyping.ts';
@@ -45,6 +45,10 @@ export class SlowEngine {
     this.#actions = new SlowActions(setup, this.#desk, this.#clock, {
       profile: (computer) => this.#profileAt(computer),
       programInFront: inFront,
+      isInFront: (window, computer) => {
+        const front = this.#frontAt(computer);
+        return front !== null && ruleFits(window, front);
+      },
       pin: (profile) => this.#pin(profile),
       letGo: (device) => this.#ending.letGo(device, false),
     });
@@ -151,7 +155,7 @@ export class SlowEngine {
         return;
       case 'front':
         if (event.computer !== undefined && !this.#computers().includes(event.computer)) return;
-        this.#decide(() => this.#fronts.set(event.computer ?? null, event.window));
+        this.#decide(() => this.#fronts.set(event.computer ?? null, event.window), event.computer ?? null);
         return;
       case 'pin':
         if (event.profile === null || this.#setup.profiles[event.profile]) this.#pin(event.profile);
@@ -191,8 +195,9 @@ export class SlowEngine {
     return this.#profileAt(this.#actions.to(device, null).computer);
   }
 
-  #decide(change: () => void): void {
+  #decide(change: () => void, computer?: string | null): void {
     const moved = this.#movedBy(change);
+    if (computer !== undefined) for (const run of this.#actions.macros) run.windowCame(computer);
     this.#ending.afterFront(this.#setup, (device) => this.#profileOf(device), moved);
   }
 

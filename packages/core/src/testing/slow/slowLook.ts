@@ -10,6 +10,7 @@ import {
   type PressStyle,
   type Rule,
   type Setup,
+  type WindowAsked,
 } from '../../setup/index.ts';
 import { withSettings } from './slowTuning.ts';
 import type { Keyed } from './slowTyping.ts';
@@ -67,7 +68,8 @@ export function profileFor(setup: Setup, window: FrontWindow | null, pinned: str
   return fitting.toSorted((a, b) => less(a.rank, b.rank) || (a.id < b.id ? -1 : 1))[0]?.id ?? EVERYWHERE;
 }
 
-function ruleFits(rule: Rule, window: FrontWindow): boolean {
+/** Whether a window is as asked. */
+export function ruleFits(rule: WindowAsked, window: FrontWindow): boolean {
   return (['executable', 'class', 'title'] as const).every((field) => {
     const pattern = rule[field];
     if (!pattern) return true;

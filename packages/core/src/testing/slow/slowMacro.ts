@@ -1,83 +1,94 @@
-import type { Macro, MacroStep, Setup } from '../../setup/index.ts';
+import type { Macro, MacroStep, Setup, WindowAsked } from '../../setup/index.ts';
 import type { Due, SlowClock } from './slowClock.ts';
 import type { Down, SlowDesk, To } from './slowDesk.ts';
 import type { Choice } from './slowLook.ts';
 
-type Plain = Exclude<MacroStep, { kind: 'wait' | 'repeat' | 'macro' }>;
+type StepOf<Kind extends MacroStep['kind']> = Extract<MacroStep, { kind: Kind }>;
+type Plain = Exclude<MacroStep, { kind: 'wait' | 'repeat' | 'macro' | 'hold' }>;
 
-/** The steps of one round with their times from its start, and how long it lasts. */
-function layOut(
+/** One thing after the other, as somebody reading the steps would come to them. */
+type Todo =
+  | { readonly wait: number }
+  | { readonly step: Plain; readonly mark: string }
+  | { readonly hold: StepOf<'hold'>; readonly block: object }
+  | { readonly letGo: object };
+
+/** Walks through a round; the answer to a hold says whether its keys went down. */
+function* walk(
   setup: Setup,
   steps: readonly MacroStep[],
-  from: number,
-): { plan: [number, Plain][]; end: number } {
-  const plan: [number, Plain][] = [];
-  let at = from;
-  const add = (inside: readonly MacroStep[]) => {
-    const laid = layOut(setup, inside, at);
-    plan.push(...laid.plan);
-    at = laid.end;
-  };
+  mark: string,
+): Generator<Todo, void, boolean | undefined> {
   for (const step of steps) {
-    if (step.kind === 'wait') at += step.ms;
-    else if (step.kind === 'repeat') for (let i = 0; i < step.times; i++) add(step.steps);
-    else if (step.kind === 'macro') add(setup.macros.find(({ id }) => id === step.macro)?.steps ?? []);
-    else plan.push([at, step]);
+    if (step.skipped) continue;
+    if (step.kind === 'wait') yield { wait: step.ms };
+    else if (step.kind === 'repeat') {
+      for (let i = 0; i < step.times; i++) yield* walk(setup, step.steps, mark);
+    } else if (step.kind === 'macro') {
+      const other = setup.macros.find(({ id }) => id === step.macro);
+      yield* walk(setup, other?.steps ?? [], `${mark}/${step.macro}`);
+    } else if (step.kind === 'hold') {
+      const block = {};
+      const held = yield { hold: step, block };
+      if (!held) continue;
+      yield* walk(setup, step.steps, mark);
+      yield { letGo: block };
+    } else yield { step, mark };
   }
-  return { plan, end: at };
 }
 
 interface Place {
   readonly desk: SlowDesk;
   readonly clock: SlowClock;
   readonly setLayer: (layer: string, on: boolean, macro: string, owner: Choice) => void;
+  readonly isInFront: (window: WindowAsked, computer: string | null) => boolean;
+  readonly profileOf: (device: string) => string;
   readonly finished: (run: SlowMacro) => void;
+  readonly stopped: (run: SlowMacro) => void;
 }
 
 /** One macro that runs. */
 export class SlowMacro {
   queue: { readonly owner: Choice; readonly to: To }[] = [];
-  readonly #plan: [number, Plain][];
-  readonly #length: number;
+  /** The profile of the window it waited for last. */
+  belongsTo: string | null = null;
+  /** When it sent something last. */
+  sentAt = Number.NEGATIVE_INFINITY;
+  #walk: Generator<Todo, void, boolean | undefined>;
+  /** What comes next, the waits before it taken off; null at the end of the round. */
+  #next: Exclude<Todo, { wait: number }> | null = null;
+  #wait = 0;
+  #at: number;
   #round: number;
   #left: number;
-  #next = 0;
+  #waiting: StepOf<'until'> | null = null;
   #due: Due | null = null;
-  #downs: Down[] = [];
+  #downs: { readonly down: Down; readonly block: object | null }[] = [];
 
   constructor(
-    setup: Setup,
+    private readonly setup: Setup,
     readonly macro: Macro,
     readonly owner: Choice,
     readonly to: To,
     private readonly place: Place,
   ) {
-    const { plan, end } = layOut(setup, macro.steps, 0);
-    this.#plan = plan;
-    const endless = macro.run !== 'times';
-    this.#length = endless ? Math.max(10, end) : end;
-    this.#left = endless ? Number.POSITIVE_INFINITY : macro.times - 1;
+    this.#left = macro.run === 'times' ? macro.times - 1 : Number.POSITIVE_INFINITY;
     this.#round = place.desk.now;
+    this.#at = place.desk.now;
+    this.#walk = walk(setup, macro.steps, macro.id);
+    this.#advance(undefined);
   }
 
-  /** Whether the macro is another one now than when it began. */
-  isEdited(setup: Setup): boolean {
-    const now = setup.macros.find(({ id }) => id === this.macro.id);
-    if (!now) return true;
-    const told = (macro: Macro, plan: [number, Plain][], end: number) => {
-      const { run, again, goesOn } = macro;
-      const bare = plan.map(([at, { id: _id, ...step }]) => [at, step]);
-      return JSON.stringify([
-        bare,
-        Math.max(end, run === 'times' ? 0 : 10),
-        run,
-        again,
-        goesOn,
-        run === 'times' && macro.times,
-      ]);
-    };
-    const { plan, end } = layOut(setup, now.steps, 0);
-    return told(now, plan, end) !== told(this.macro, this.#plan, this.#length);
+  #advance(answer: boolean | undefined): void {
+    this.#wait = 0;
+    this.#next = null;
+    for (let { value, done } = this.#walk.next(answer); !done && value; { value, done } = this.#walk.next()) {
+      if (!('wait' in value)) {
+        this.#next = value;
+        return;
+      }
+      this.#wait += value.wait;
+    }
   }
 
   /** Begins as something of its own, once what happens now is over. */
@@ -85,21 +96,45 @@ export class SlowMacro {
     this.#due = this.place.clock.set(this.place.desk.now, () => this.goOn());
   }
 
+  /** Another window is in front; perhaps the one it waits for. */
+  windowCame(computer: string | null): void {
+    if (!this.#waiting || this.to.computer !== computer) return;
+    if (!this.place.isInFront(this.#waiting.window, computer)) return;
+    this.#satisfied(this.place.desk.now);
+    this.place.clock.drop(this.#due);
+    this.beginLater();
+  }
+
+  #satisfied(at: number): void {
+    this.#waiting = null;
+    this.#at = at;
+    this.belongsTo = this.place.profileOf(this.owner.device);
+    this.#advance(undefined);
+  }
+
   goOn(): void {
     const { desk, clock } = this.place;
     for (;;) {
-      const next = this.#plan[this.#next];
-      const at = this.#round + (next ? next[0] : this.#length);
+      const at = this.#whenNext();
       if (at > desk.now) {
         this.#due = clock.set(at, () => this.goOn());
         return;
       }
-      this.#next += 1;
-      if (next) this.#do(next[1]);
+      if (this.#waiting) {
+        if (this.#waiting.late === 'stop') {
+          this.place.stopped(this);
+          return;
+        }
+        this.#waiting = null;
+        this.#at = at;
+        this.#advance(undefined);
+      } else if (this.#next) this.#do(this.#next, at);
       else if (this.#left > 0) {
         this.#left -= 1;
         this.#round = at;
-        this.#next = 0;
+        this.#at = at;
+        this.#walk = walk(this.setup, this.macro.steps, this.macro.id);
+        this.#advance(undefined);
       } else {
         this.place.finished(this);
         return;
@@ -107,22 +142,53 @@ export class SlowMacro {
     }
   }
 
+  #whenNext(): number {
+    if (this.#waiting) return this.#at + this.#waiting.atMostMs;
+    const asked = this.#at + this.#wait;
+    const paced = Math.max(asked, this.sentAt + this.macro.pace);
+    const next = this.#next;
+    if (next) return 'step' in next && !isSent(next.step) ? asked : paced;
+    const end = this.macro.run === 'times' ? asked : Math.max(asked, this.#round + 10);
+    return this.#downs.length > 0 ? Math.max(end, paced) : end;
+  }
+
   /** Whatever it put down comes up. */
   stop(): void {
     this.place.clock.drop(this.#due);
-    for (const down of this.#downs.toReversed()) this.place.desk.lift(down);
+    for (const { down } of this.#downs.toReversed()) this.place.desk.lift(down);
     this.#downs = [];
   }
 
-  #do(step: Plain): void {
+  #do(todo: Exclude<Todo, { wait: number }>, at: number): void {
     const { desk } = this.place;
-    const exactly = (codes: readonly string[], act: () => void) =>
-      desk.exactly(
-        this.to,
-        codes,
-        this.#downs.filter(({ what }) => typeof what === 'string'),
-        act,
-      );
+    this.#at = at;
+    if ('letGo' in todo) {
+      for (const { down } of this.#downs.filter(({ block }) => block === todo.letGo).toReversed())
+        desk.lift(down);
+      this.#downs = this.#downs.filter(({ block }) => block !== todo.letGo);
+      this.sentAt = at;
+    } else if ('hold' in todo) {
+      const codes = desk.keysOf(this.to, { kind: 'shortcut', shortcut: todo.hold.keys })?.[0];
+      for (const down of codes ? desk.pressAll(this.to, codes, false) : [])
+        this.#downs.push({ down, block: todo.block });
+      if (codes) this.sentAt = at;
+      this.#advance(codes !== undefined);
+      return;
+    } else if (todo.step.kind === 'until') {
+      if (this.place.isInFront(todo.step.window, this.to.computer)) this.#satisfied(at);
+      else this.#waiting = todo.step;
+      return;
+    } else {
+      this.#doStep(todo.step, todo.mark);
+      if (isSent(todo.step)) this.sentAt = at;
+    }
+    this.#advance(undefined);
+  }
+
+  #doStep(step: Exclude<Plain, { kind: 'until' }>, mark: string): void {
+    const { desk } = this.place;
+    const own = this.#downs.map(({ down }) => down).filter(({ what }) => typeof what === 'string');
+    const exactly = (codes: readonly string[], act: () => void) => desk.exactly(this.to, codes, own, act);
     const withKeys = (shortcut: string | undefined, act: () => void) => {
       const codes = shortcut === undefined ? [] : desk.keysOf(this.to, { kind: 'shortcut', shortcut })?.[0];
       if (codes) exactly(codes, () => desk.holding(this.to, shortcut, act));
@@ -155,8 +221,17 @@ export class SlowMacro {
       case 'wheel':
         withKeys(step.keys, () => desk.send(this.to, { kind: 'wheel', ticks: step.ticks, axis: step.axis }));
         return;
+      case 'menu':
+        exactly([], () => desk.send(this.to, { kind: 'menu-item', path: step.path }));
+        return;
+      case 'pointer':
+        desk.send(this.to, {
+          kind: step.change === 'back' ? 'pointer-back' : 'pointer-remember',
+          mark,
+        });
+        return;
       case 'focus':
-        desk.send({ ...this.to, program: step.program }, { kind: 'focus', launch: false });
+        desk.send({ ...this.to, program: step.program }, { kind: 'focus', launch: step.launch });
         return;
       case 'layer':
         this.place.setLayer(step.layer, step.on, this.macro.id, this.owner);
@@ -165,14 +240,19 @@ export class SlowMacro {
   }
 
   #put(what: string | number): void {
-    const known = this.#downs.some((each) => each.what === what);
-    if (!known) this.#downs.push(this.place.desk.press(this.to, what));
+    const known = this.#downs.some(({ down, block }) => block === null && down.what === what);
+    if (!known) this.#downs.push({ down: this.place.desk.press(this.to, what), block: null });
   }
 
   #lift(what: string | number): void {
-    const down = this.#downs.findLast((each) => each.what === what);
-    if (!down) return;
-    this.#downs = this.#downs.filter((other) => other !== down);
-    this.place.desk.lift(down);
+    const found = this.#downs.findLast(({ down, block }) => block === null && down.what === what);
+    if (!found) return;
+    this.#downs = this.#downs.filter((other) => other !== found);
+    this.place.desk.lift(found.down);
   }
+}
+
+/** Whether the pace counts for a step. */
+function isSent({ kind }: Plain): boolean {
+  return kind !== 'until' && kind !== 'layer';
 }
