@@ -11,6 +11,7 @@ const ALL_OF_CORE = core(
   'setup',
   'resolve',
   'engine',
+  'macros',
   'memory',
   'review',
   'formats',
@@ -34,6 +35,7 @@ export const ROOMS = [
   [core('setup')[0], [ROOT_FILES, ...core('keys', 'devices')], ['zod']],
   [core('resolve')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup')], ['zod']],
   [core('engine')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve')], ['zod']],
+  [core('macros')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve', 'engine', 'words')], []],
   [core('memory')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve')], []],
   [core('review')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve', 'engine')], []],
   [

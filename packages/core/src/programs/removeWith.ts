@@ -133,9 +133,6 @@ function removalOf(setup: Setup, things: readonly Reference[], last: readonly Si
   const based = profiles.filter(
     ({ id, basedOn }) => basedOn !== null && isGoing('profile', basedOn) && !isGoing('profile', id),
   );
-  const ownerless = setup.macros.filter(
-    ({ id, program }) => program !== null && isGoing('program', program) && !isGoing('macro', id),
-  );
   const edits: SingleEdit[] = [
     ...touched.flatMap(([slot, binding]) => bindingChanges(slot, binding, without(binding, names))),
     ...items,
@@ -146,10 +143,6 @@ function removalOf(setup: Setup, things: readonly Reference[], last: readonly Si
     ),
     ...based.map(
       ({ id }): SingleEdit => ({ kind: 'set', at: itemAt.profile(id), fields: { basedOn: null } }),
-    ),
-    // It may do as well elsewhere.
-    ...ownerless.map(
-      ({ id }): SingleEdit => ({ kind: 'set', at: itemAt.macro(id), fields: { program: null } }),
     ),
     ...last,
   ];

@@ -117,11 +117,7 @@ export function isNamed(setup: Setup, things: readonly Reference[]): boolean {
     }
   }
   return (
-    setup.macros.some(
-      (macro) =>
-        (macro.program !== null && names([{ kind: 'program', id: macro.program }])) ||
-        names(namedByMacro(macro)),
-    ) ||
+    setup.macros.some((macro) => names(namedByMacro(macro))) ||
     setup.radialMenus.some(
       ({ program, items }) =>
         (program !== null && names([{ kind: 'program', id: program }])) ||

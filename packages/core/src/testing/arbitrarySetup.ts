@@ -75,13 +75,16 @@ const { step } = fc.letrec<{ step: BareStep }>((tie) => ({
   ),
 }));
 
+/** Steps of every kind, some in blocks. */
+export const arbitraryMacroSteps: fc.Arbitrary<BareStep[]> = fc.array(step, { maxLength: 6 });
+
 const arbitraryMacros: fc.Arbitrary<Macro[]> = fc
   .tuple(
     ...smallSetup().macros.map((macro) =>
       fc.record({
         steps: fc.oneof(
           fc.constant(macro.steps),
-          fc.array(step, { maxLength: 6 }).map((steps) => numberSteps(steps)),
+          arbitraryMacroSteps.map((steps) => numberSteps(steps)),
         ),
         times: fc.integer({ min: 1, max: 3 }),
         again: fc.constantFrom('ignore' as const, 'restart' as const, 'queue' as const),

@@ -49,6 +49,7 @@ export function demoBeforePages(): Setup {
           : device;
       }),
     pages: [],
+    macros: demo.macros.map((macro) => ({ ...macro, program: null })),
     profiles: Object.fromEntries(profiles),
   };
 }

@@ -1,7 +1,7 @@
 export { arbitraryShortcut } from './arbitraryBinding.ts';
 export { arbitraryEdit, editBetween } from './arbitraryEdit.ts';
 export { arbitraryEvents, arbitraryHappenings, type Happens } from './arbitraryEvents.ts';
-export { arbitrarySetup } from './arbitrarySetup.ts';
+export { arbitraryMacroSteps, arbitrarySetup } from './arbitrarySetup.ts';
 export { demoBeforePages } from './demoBeforePages.ts';
 export { arbitraryScenario, checkAgainstSlow, checkInvariants, type Scenario } from './invariants.ts';
 export { type Tried, tryOut } from './replay.ts';

@@ -33,12 +33,15 @@ test.each<[string, Edit, string]>([
     },
     'more than can be saved as one edit',
   ],
-])('%s is refused when it is made, in words, and changes nothing', (_name, edit, words) => {
+])('%s is refused when it is made, in words, and changes nothing', async (_name, edit, words) => {
   const { make, state } = start();
   const before = state().setup;
   make(edit);
   expect(state().pending).toEqual([]);
   expect(state().setup).toBe(before);
+  // The words are asked for by then, and come at once when they are there.
+  await import('@nimble-lever/core/words/issues');
+  await new Promise(setImmediate);
   expect(state().notices).toMatchObject([{ kind: 'said', words: expect.stringContaining(words) }]);
 });
 

@@ -172,7 +172,24 @@ function removeWithProgram(draft: Draft, program: string): readonly SingleEdit[]
   });
   // What is bound on a page in a profile that goes stands in that profile: it comes back with it, after the pages.
   const isAdded = ({ kind }: SingleEdit) => kind === 'add';
-  return [...pages.filter(isAdded), ...profiles, ...pages.filter((edit) => !isAdded(edit))];
+  return [
+    ...pages.filter(isAdded),
+    ...profiles,
+    ...pages.filter((edit) => !isAdded(edit)),
+    ...macrosOfNone(draft, program),
+  ];
+}
+
+/** Macros that were found under a program are of none then: they may do as well elsewhere. */
+function macrosOfNone(draft: Draft, program: string): readonly SingleEdit[] {
+  return draft.setup.macros
+    .filter((macro) => macro.program === program)
+    .map(({ id }): SingleEdit => {
+      const at = itemAt.macro(id);
+      const item = draft.own(targetOf(at).steps);
+      if (item) item.program = null;
+      return { kind: 'set', at, fields: { program } };
+    });
 }
 
 /**

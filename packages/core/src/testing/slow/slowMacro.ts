@@ -149,7 +149,7 @@ export class SlowMacro {
     const next = this.#next;
     if (next) return 'step' in next && !isSent(next.step) ? asked : paced;
     const end = this.macro.run === 'times' ? asked : Math.max(asked, this.#round + 10);
-    return this.#downs.length > 0 ? Math.max(end, paced) : end;
+    return this.#left === 0 && this.#downs.length > 0 ? Math.max(end, paced) : end;
   }
 
   /** Whatever it put down comes up. */

@@ -1,0 +1,1 @@
+export { estimate, isExact, type MacroEstimate, type Span, stepCount } from './estimate.ts';
