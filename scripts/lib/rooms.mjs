@@ -35,7 +35,7 @@ export const ROOMS = [
   [core('setup')[0], [ROOT_FILES, ...core('keys', 'devices')], ['zod']],
   [core('resolve')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup')], ['zod']],
   [core('engine')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve')], ['zod']],
-  [core('macros')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve', 'engine', 'words')], []],
+  [core('macros')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve', 'engine')], []],
   [core('memory')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve')], []],
   [core('review')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve', 'engine')], []],
   [
@@ -45,7 +45,7 @@ export const ROOMS = [
   ],
   [
     core('words')[0],
-    [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve', 'engine', 'memory', 'formats')],
+    [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve', 'engine', 'macros', 'memory', 'formats')],
     ['zod'],
   ],
   [

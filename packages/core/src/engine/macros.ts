@@ -103,7 +103,10 @@ export function goOn(context: StepContext, id: string): void {
  * When the next act of a run is due, or without one the end of its round: the wait counts from when the act before was
  * due, and what is sent keeps the pace.
  */
-function dueOf({ as, at, sent, round, left, holds, waitsSince }: Running, next: TimedAct | undefined): number {
+function dueOf(
+  { as, at, sent, round, left, holds, waitsSince }: Running,
+  next: TimedAct | undefined,
+): number {
   if (waitsSince !== null && next?.act.kind === 'until') return waitsSince + next.act.atMostMs;
   const paced = sent === null ? Number.NEGATIVE_INFINITY : sent + as.pace;
   if (next) return sends(next.act) ? Math.max(at + next.wait, paced) : at + next.wait;

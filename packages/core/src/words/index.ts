@@ -15,6 +15,7 @@ export { type Account, accountOf } from './explanations.ts';
 export { formatProblemWords } from './formatProblems.ts';
 export { holdWords } from './holdWords.ts';
 // Why a value is not taken has a path of its own, `words/issues`: pages ask for it only when one is not.
+export { macroFindingWords, windowAskedWords } from './macroFindings.ts';
 export { memoryDoesWords, memoryProblemWords, memoryReasonWords } from './memory.ts';
 export {
   capital,
