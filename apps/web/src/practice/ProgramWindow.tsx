@@ -4,7 +4,7 @@ import { type KeyboardEvent, type ReactNode, useEffect, useRef } from 'react';
 import { useAppDispatch } from '../app/store.ts';
 import type { DeskWindow } from './deskSlice.ts';
 import { commandWindows, raiseWindow } from './frontWindow.ts';
-import { ProgramMenu } from './ProgramMenu.tsx';
+import { ProgramMenus } from './ProgramMenu.tsx';
 import { keyArrived, keyLeft, messageArrived, textArrived, wheelArrived } from './programKeys.ts';
 import { type PracticeProgram, standInOf } from './programs/standIns.ts';
 import { WindowMenu } from './WindowMenu.tsx';
@@ -131,7 +131,7 @@ export function ProgramWindow({ window, place, depth, active, hidden, covered, c
       <header onDoubleClick={() => dispatch(commandWindows('maximise'))}>
         <span className="title">{window.title}</span>
         <span className="menus">
-          <ProgramMenu program={id} name={name} />
+          <ProgramMenus program={id} name={name} />
           <WindowMenu id={id} name={name} />
         </span>
       </header>

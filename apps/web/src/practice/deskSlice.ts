@@ -21,6 +21,16 @@ const deskWindow = (id: string, name: string, document: string): DeskWindow => (
   title: `${name} — ${document}`,
 });
 
+/** A window that a program opens to ask something. */
+const dialogWindow = (id: string, program: string, title: string): DeskWindow => ({
+  id,
+  name: title,
+  executable: program.toLowerCase(),
+  class: program,
+  title,
+  isDialog: true,
+});
+
 /** The programs that run on the practice desk; the first ones are open at the start, in front last. */
 export const DESK_WINDOWS: readonly DeskWindow[] = [
   deskWindow('larkframe', 'Larkframe', 'heron_shot_04'),
@@ -31,15 +41,12 @@ export const DESK_WINDOWS: readonly DeskWindow[] = [
   deskWindow('fernway', 'Fernway', 'herons of the salt marsh'),
   deskWindow('tin-can', 'Tin Can', 'workshop'),
   deskWindow('kettleby', 'Kettleby', 'kettle_lid'),
-  // Of the same program: only its title tells it from that one's main window.
-  {
-    id: 'kettleby-bake',
-    name: 'Bake the prop',
-    executable: 'kettleby',
-    class: 'Kettleby',
-    title: 'Bake the prop',
-    isDialog: true,
-  },
+  // Of the same programs: only their titles tell them from the main windows.
+  dialogWindow('kettleby-bake', 'Kettleby', 'Bake the prop'),
+  dialogWindow('larkframe-export', 'Larkframe', 'Export the film'),
+  dialogWindow('brindle-output', 'Brindle', 'Output'),
+  dialogWindow('brindle-colours', 'Brindle', 'Colours'),
+  dialogWindow('tallow-wheel', 'Tallow', 'Colour of the wheel'),
 ];
 /** Two programs, one before the other: the first thing to be seen is that the profile follows the front. */
 const OPEN_FIRST: readonly string[] = ['brindle', 'larkframe'];
@@ -67,6 +74,10 @@ export interface DeskState {
   readonly putAway: readonly string[];
   /** Whether all windows are shown side by side, to choose one. */
   readonly overview: boolean;
+  /** How long a program takes to open a window, and hears nothing meanwhile: milliseconds. */
+  readonly slowness: number;
+  /** Programs that open a window just now, by the ids of theirs. */
+  readonly busy: readonly string[];
   /** 0 to 100. */
   readonly volume: number;
   readonly muted: boolean;
@@ -92,6 +103,8 @@ const initialState: DeskState = {
   shown: null,
   fronts: {},
   elsewhere: {},
+  slowness: 0,
+  busy: [],
   volume: 40,
   muted: false,
 };
@@ -125,6 +138,13 @@ const slice = createSlice({
       const before = state.elsewhere[payload.computer] ?? [];
       state.elsewhere[payload.computer] = [payload.words, ...before].slice(0, HEARD_KEPT);
     },
+    slownessChanged: (state, { payload }: PayloadAction<number>) => {
+      state.slowness = payload;
+    },
+    busyChanged: (state, { payload }: PayloadAction<{ id: string; busy: boolean }>) => {
+      const others = state.busy.filter((id) => id !== payload.id);
+      state.busy = payload.busy ? [...others, payload.id] : others;
+    },
     // A key that makes it louder also ends the silence, as systems do (common practice, no source).
     volumeKey: (state, { payload }: PayloadAction<'up' | 'down' | 'mute'>) => {
       if (payload === 'mute') state.muted = !state.muted;
@@ -142,8 +162,10 @@ export const {
   windowCommanded,
   raisedElsewhere,
   pointerMoved,
+  busyChanged,
   deskShown,
   heardElsewhere,
+  slownessChanged,
   volumeKey,
 } = slice.actions;
 /** The desk's part of the store. */

@@ -12,9 +12,31 @@ export interface Pointed {
 /** Marks the part of the page that is the desk's screen. */
 const SURFACE = '[data-desk-surface]';
 
-/** The desk's screen on the page; null while Rehearse is not shown. */
-function surfaceBox(): DOMRect | null {
-  return document.querySelector(SURFACE)?.getBoundingClientRect() ?? null;
+/** The desk's screen on the page. */
+interface Screen {
+  /** Where it is drawn: pixels of the page. */
+  readonly left: number;
+  readonly top: number;
+  /** How large it is by itself: pixels of the desk. */
+  readonly width: number;
+  readonly height: number;
+  /** How large one of its pixels is drawn: where there is little room the desk is drawn small. */
+  readonly scale: number;
+}
+
+/** The desk's screen; null where no view shows it. */
+function screen(): Screen | null {
+  const element = document.querySelector<HTMLElement>(SURFACE);
+  if (!element) return null;
+  const { left, top, width } = element.getBoundingClientRect();
+  const { offsetWidth, offsetHeight } = element;
+  return {
+    left,
+    top,
+    width: offsetWidth,
+    height: offsetHeight,
+    scale: offsetWidth > 0 ? width / offsetWidth : 1,
+  };
 }
 
 /** The part of a window in which the pointer does something: a canvas rather than the frame around it. */
@@ -36,7 +58,8 @@ export function placeIn(window: Element, place: Place, state: RootState): Pointe
   const frame = (window.closest('[data-program]') ?? window).getBoundingClientRect();
   if (frame.width === 0 || frame.height === 0) return null;
   const [originX, originY] = originOf(place, frame, pointerPlace(main, state));
-  const at = { clientX: originX + place.x, clientY: originY + place.y };
+  const scale = screen()?.scale ?? 1;
+  const at = { clientX: originX + place.x * scale, clientY: originY + place.y * scale };
   return { element: elementAt(window, at.clientX, at.clientY) ?? main, place: at };
 }
 
@@ -47,8 +70,8 @@ function originOf(
 ): readonly [x: number, y: number] {
   if (from === 'pointer') return pointer;
   if (from === 'screen') {
-    const box = surfaceBox();
-    return [box?.left ?? 0, box?.top ?? 0];
+    const desk = screen();
+    return [desk?.left ?? 0, desk?.top ?? 0];
   }
   return [corner.endsWith('left') ? left : right, corner.startsWith('top') ? top : bottom];
 }
@@ -56,8 +79,8 @@ function originOf(
 /** Where the desk's pointer is on the page; the middle of what is pointed at as long as it was not moved. */
 function pointerPlace(main: Element, state: RootState): readonly [x: number, y: number] {
   const { pointer } = selectDesk(state);
-  const box = surfaceBox();
-  if (box && pointer) return [box.left + pointer.x, box.top + pointer.y];
+  const desk = screen();
+  if (desk && pointer) return [desk.left + pointer.x * desk.scale, desk.top + pointer.y * desk.scale];
   const { left, top, width, height } = main.getBoundingClientRect();
   return [left + width / 2, top + height / 2];
 }
@@ -75,19 +98,19 @@ export function pointedAt(window: Element, state: RootState): Pointed | null {
 
 /** Where a place on the page is on the desk, as its pointer is kept. */
 export function onSurface({ clientX, clientY }: Pointed['place']): { x: number; y: number } | null {
-  const box = surfaceBox();
-  return box && { x: clientX - box.left, y: clientY - box.top };
+  const desk = screen();
+  return desk && { x: (clientX - desk.left) / desk.scale, y: (clientY - desk.top) / desk.scale };
 }
 
 /** Moves the desk's pointer, tells the engine, and lets the program in front follow it. */
 export const movePointer =
   (dx: number, dy: number): AppThunk =>
   (dispatch, getState) => {
-    const box = surfaceBox();
-    if (!box || (dx === 0 && dy === 0)) return;
-    const from = selectDesk(getState()).pointer ?? { x: box.width / 2, y: box.height / 2 };
+    const desk = screen();
+    if (!desk || (dx === 0 && dy === 0)) return;
+    const from = selectDesk(getState()).pointer ?? { x: desk.width / 2, y: desk.height / 2 };
     const kept = (value: number, most: number) => Math.max(0, Math.min(most, value));
-    const to = { x: kept(from.x + dx, box.width), y: kept(from.y + dy, box.height) };
+    const to = { x: kept(from.x + dx, desk.width), y: kept(from.y + dy, desk.height) };
     dispatch(pointerMoved(to));
     dispatch(feed({ kind: 'move', dx, dy }));
     const { active } = selectDesk(getState());

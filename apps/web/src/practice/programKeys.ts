@@ -5,12 +5,19 @@ import type { KeyboardEvent } from 'react';
 import { programRan } from '../app/engine/engineSlice.ts';
 import { selectLayout } from '../app/keyboard/keyboardSlice.ts';
 import type { AppThunk } from '../app/store.ts';
+import { did, frontDeed } from './deeds.ts';
 import { deskCommandOf, type Pressed, readAs } from './deskKeys.ts';
-import { DESK_WINDOWS } from './deskSlice.ts';
+import { busyChanged, DESK_WINDOWS, selectDesk } from './deskSlice.ts';
 import { commandWindows, raiseWindow } from './frontWindow.ts';
 import { menuPath, within } from './programs/standIn.ts';
 import { type PracticeProgram, type ProgramStates, standInOf } from './programs/standIns.ts';
-import { endShortcut, programChanged, runShortcut, selectPrograms } from './programsSlice.ts';
+import {
+  endShortcut,
+  programChanged,
+  programsChanged,
+  runShortcut,
+  selectPrograms,
+} from './programsSlice.ts';
 import { WORDS } from './words.ts';
 
 /** Runs the command a program has on a shortcut; says whether it has one. `told`: in the account. */
@@ -19,10 +26,44 @@ export const runCommand =
   (dispatch, getState) => {
     const ran = runShortcut(selectPrograms(getState()), program, shortcut);
     if (!ran) return false;
-    dispatch(programChanged({ program, state: ran.state[program] }));
+    dispatch(programsChanged(ran.state));
     if (told) dispatch(programRan({ program: name, command: ran.name, said: ran.said }));
-    if (ran.closes) dispatch(commandWindows('close'));
-    if (ran.opens !== null) dispatch(raiseWindow(ran.opens));
+    if (ran.closes) dispatch(byProgram(commandWindows('close')));
+    if (ran.opens !== null) dispatch(openWindow(program, ran.opens));
+    return true;
+  };
+
+/** A program opens a window: at once, or on a slow day after a while, in which it hears nothing. */
+export const openWindow =
+  (program: string, window: string): AppThunk =>
+  (dispatch, getState) => {
+    const { slowness } = selectDesk(getState());
+    if (slowness === 0) {
+      dispatch(byProgram(raiseWindow(window)));
+      return;
+    }
+    dispatch(busyChanged({ id: program, busy: true }));
+    setTimeout(() => {
+      dispatch(busyChanged({ id: program, busy: false }));
+      dispatch(byProgram(raiseWindow(window)));
+    }, slowness);
+  };
+
+/** A change of windows that a program makes, and not the person. */
+const byProgram =
+  (change: AppThunk): AppThunk =>
+  (dispatch, getState) => {
+    const before = selectDesk(getState()).active;
+    dispatch(change);
+    if (selectDesk(getState()).active !== before) did(frontDeed(getState(), false));
+  };
+
+/** A program that is busy hears nothing: what reaches it is lost, and said where it came from a device. */
+const isLost =
+  (program: PracticeProgram, name: string, what: string, told: boolean): AppThunk<boolean> =>
+  (dispatch, getState) => {
+    if (!selectDesk(getState()).busy.includes(program)) return false;
+    if (told) dispatch(programRan({ program: name, command: WORDS.busy, said: WORDS.lost(what) }));
     return true;
   };
 
@@ -32,6 +73,7 @@ export const pickFromMenu =
   (dispatch) => {
     const { name } = DESK_WINDOWS.find(({ id }) => id === program) ?? { name: program };
     const asked = menuText(path);
+    if (dispatch(isLost(program, name, asked, true))) return;
     const command = standInOf(program).commands.find((each) => menuText(menuPath(each)) === asked);
     if (command) dispatch(runCommand(program, name, command.shortcut, true));
     else dispatch(programRan({ program: name, command: null, said: asked }));
@@ -53,7 +95,7 @@ export const keyArrived =
     const shortcut = pressed && readAs(pressed, layout, standInOf(program).keysBy);
     // Strokes of the engine are told in the account; the person's own typing is not.
     const told = !event.nativeEvent.isTrusted;
-    if (!shortcut) return;
+    if (!shortcut || dispatch(isLost(program, name, shortcut, told))) return;
     if (dispatch(runCommand(program, name, shortcut, told))) event.preventDefault();
     else if (told) dispatch(programRan({ program: name, command: null, said: shortcut }));
   };
@@ -99,7 +141,7 @@ export const textArrived =
   (program: PracticeProgram, name: string, text: string, told: boolean): AppThunk =>
   (dispatch, getState) => {
     const { text: type } = standInOf(program);
-    if (!type) return;
+    if (!type || dispatch(isLost(program, name, text, told))) return;
     dispatch(programChanged({ program, state: type(selectPrograms(getState())[program], text) }));
     if (told) dispatch(programRan({ program: name, command: WORDS.typed, said: `“${text}”` }));
   };

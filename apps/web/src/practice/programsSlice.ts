@@ -21,8 +21,11 @@ export function runShortcut(
   const command = standInOf(program).commands.find((own) => own.shortcut === shortcut);
   if (!command) return null;
   const after = { ...command.run(state[program]), lastCommand: command.name };
-  const { name, opens = null, closes = false } = command;
-  return { state: { ...state, [program]: after }, name, said: command.said(after), opens, closes };
+  const { name, opens = null, closes = false, hands } = command;
+  const handed = hands
+    ? { [hands.to]: hands.change(after, state[hands.to as PracticeProgram] as never) }
+    : {};
+  return { state: { ...state, [program]: after, ...handed }, name, said: command.said(after), opens, closes };
 }
 
 /** What it does when the key of a command that lasts comes up; null where nothing lasts. */
@@ -51,10 +54,14 @@ const slice = createSlice({
     ): ProgramStates {
       return { ...state, [payload.program]: payload.state };
     },
+    /** All programs after a command, which may have changed more than its own. */
+    programsChanged(_state, { payload }: PayloadAction<ProgramStates>): ProgramStates {
+      return payload;
+    },
   },
 });
 
-export const { programChanged } = slice.actions;
+export const { programChanged, programsChanged } = slice.actions;
 /** The practice programs' part of the store. */
 export const programsReducer = slice.reducer;
 

@@ -15,3 +15,12 @@ export function windowFor({ setup }: RootState, program: string): string {
   const found = setup.setup?.programs.find(({ id }) => id === program);
   return (found && windowOfProgram(found)) ?? program;
 }
+
+/** The program of the set-up that a window of the practice desk belongs to; null where none knows it. */
+export function programOfWindow({ setup }: RootState, window: string): string | null {
+  const found = DESK_WINDOWS.find(({ id }) => id === window);
+  const owner = setup.setup?.programs.find(({ rules }) =>
+    rules.some((rule) => found && !rule.negative && unfittingFields(rule, found).length === 0),
+  );
+  return owner?.id ?? null;
+}

@@ -25,3 +25,4 @@ export {
   withNewIds,
   wrapSteps,
 } from './stepEdits.ts';
+export { stepsFrom, TRIAL, trialSetup } from './trialSetup.ts';

@@ -6,13 +6,15 @@ import { changeProgram } from '../programKeys.ts';
 import { usePrograms } from '../programsSlice.ts';
 import { StatusLine } from '../StatusLine.tsx';
 import { WORDS } from '../words.ts';
+import { BrindleLayers } from './BrindleLayers.tsx';
 import { CANVAS, markBegun, markDrawn, PAINT_NAMES, scrolled } from './brindle.ts';
 import { canvasPoint, paintCanvas } from './paintCanvas.ts';
 
+const Paper = styled('div')({ flex: 1, minHeight: 0, display: 'flex' });
 const Canvas = styled('canvas')({
   flex: 1,
-  minHeight: 0,
-  width: '100%',
+  minWidth: 0,
+  height: '100%',
   display: 'block',
   touchAction: 'none',
   cursor: 'crosshair',
@@ -60,26 +62,31 @@ export function BrindleView() {
   const end = () => {
     drawing.current = false;
   };
-  const { size, zoom, paint, tool, lastCommand } = painting;
+  const { size, zoom, paint, tool, layers, lastCommand } = painting;
+  const selected = layers.filter((layer) => layer.selected).length;
   return (
     <>
-      <Canvas
-        ref={element}
-        data-pointer=""
-        role="img"
-        aria-label={WORDS.canvas}
-        width={CANVAS.width}
-        height={CANVAS.height}
-        onPointerDown={begin}
-        onPointerMove={draw}
-        onPointerUp={end}
-        onPointerCancel={end}
-      />
+      <Paper>
+        <Canvas
+          ref={element}
+          data-pointer=""
+          role="img"
+          aria-label={WORDS.canvas}
+          width={CANVAS.width}
+          height={CANVAS.height}
+          onPointerDown={begin}
+          onPointerMove={draw}
+          onPointerUp={end}
+          onPointerCancel={end}
+        />
+        <BrindleLayers />
+      </Paper>
       <StatusLine
         facts={[
           [WORDS.tools[tool], `${size}`],
           [WORDS.zoom, `${Math.round(zoom * 100)} %`],
           [WORDS.colour, PAINT_NAMES[paint] ?? ''],
+          [WORDS.layers, WORDS.selectedLayers(selected, layers.length)],
         ]}
         lastName={WORDS.lastCommand}
         lastCommand={lastCommand}

@@ -18,8 +18,23 @@ export interface Mark {
   readonly paint: number | null;
 }
 
+/** A part of the puppet, on paper of its own. */
+export interface Layer {
+  readonly name: string;
+  readonly selected: boolean;
+  /** What it is called where it is graded; null where it does not go there. */
+  readonly output: string | null;
+  /** Its colour in lists: index into the paints; null for none. */
+  readonly colour: number | null;
+}
+
 /** What is on Brindle’s canvas and in its hand. */
 export interface BrindleState extends Undoable<readonly Mark[]>, Running {
+  readonly layers: readonly Layer[];
+  /** The layers whose output is asked about, by their places. */
+  readonly asked: readonly number[];
+  /** How often the picture was saved. */
+  readonly saved: number;
   readonly marks: readonly Mark[];
   readonly tool: 'brush' | 'eraser' | 'hand';
   /** Brush width in canvas units. */
@@ -87,6 +102,14 @@ const BRINDLE: BrindleState = {
   angle: 0,
   mirrored: false,
   scroll: 0,
+  layers: ['wing, left', 'wing, right', 'neck', 'beak', 'legs'].map((name, i) => ({
+    name,
+    selected: i === 0,
+    output: null,
+    colour: null,
+  })),
+  asked: [],
+  saved: 0,
   lastCommand: null,
   past: [],
   future: [],
@@ -114,7 +137,33 @@ const coloured = (state: BrindleState, by: 1 | -1): BrindleState => ({
   paint: (state.paint + by + PAINT_NAMES.length) % PAINT_NAMES.length,
 });
 
+/** Selects one layer, or adds it to those that are, or takes it from them. */
+export function layerSelected(state: BrindleState, at: number, adds: boolean): BrindleState {
+  const layers = state.layers.map((layer, i) => ({
+    ...layer,
+    selected: i === at ? !adds || !layer.selected : adds && layer.selected,
+  }));
+  return { ...state, layers };
+}
+/** The output of one layer is asked about; `all`: of all that are selected, if it is one of them. */
+export function outputAsked(state: BrindleState, at: number, all: boolean): BrindleState {
+  const selected = state.layers.flatMap(({ selected: is }, i) => (is ? [i] : []));
+  return { ...state, asked: all && selected.includes(at) ? selected : [at] };
+}
+/** Those that were asked about go to grading under a name. */
+export function outputNamed(state: BrindleState, name: string): BrindleState {
+  const output = name.trim() === '' ? null : name.trim();
+  const layers = state.layers.map((layer, i) => (state.asked.includes(i) ? { ...layer, output } : layer));
+  return { ...state, layers, asked: [] };
+}
+/** The layers that are selected get a colour in lists. */
+export function layersColoured(state: BrindleState, colour: number): BrindleState {
+  return { ...state, layers: state.layers.map((layer) => (layer.selected ? { ...layer, colour } : layer)) };
+}
+
 // What each command says in the status line.
+const layerWords = ({ layers }: BrindleState) =>
+  `${layers.filter(({ selected }) => selected).length} of ${layers.length} layers selected.`;
 const paintWords = ({ paint }: BrindleState) => `Colour: ${PAINT_NAMES[paint]}.`;
 const sizeWords = ({ size }: BrindleState) => `Brush ${size} wide.`;
 const zoomWords = ({ zoom }: BrindleState) => `Zoom ${Math.round(zoom * 100)} %.`;
@@ -144,6 +193,18 @@ const ROWS: readonly CommandRow<BrindleState>[] = [
   ['Ctrl+U', 'Canvas upright', (state) => ({ ...state, angle: 0 }), angleWords],
   ['Shift+R', 'Turn the canvas', (state) => ({ ...state, angle: (state.angle + 15) % 360 }), angleWords],
   ['Ctrl+Delete', 'Clear the canvas', (state) => repainted(state, []), markWords],
+  [
+    'Ctrl+A',
+    'Select all layers',
+    (state) => ({ ...state, layers: state.layers.map((layer) => ({ ...layer, selected: true })) }),
+    layerWords,
+  ],
+  [
+    'Ctrl+S',
+    'Save',
+    (state) => ({ ...state, saved: state.saved + 1 }),
+    ({ saved }) => `Saved ${saved} ${saved === 1 ? 'time' : 'times'}.`,
+  ],
 ];
 
 /** Undo and redo by the shortcuts this program has for them; others have others, as in life. */
@@ -157,7 +218,34 @@ const UNDO = undoRows<BrindleState, readonly Mark[]>(
 export const BRINDLE_PROGRAM: StandIn<BrindleState> = {
   initial: BRINDLE,
   keysBy: 'character',
-  commands: commandsFrom([...ROWS, ...UNDO], markWords),
+  commands: [
+    ...commandsFrom([...ROWS, ...UNDO], markWords),
+    {
+      shortcut: 'F7',
+      name: 'Colours…',
+      menu: ['Window'],
+      run: (state) => state,
+      said: () => 'It asks for a colour of the selected layers.',
+      opens: 'brindle-colours',
+    },
+    {
+      shortcut: 'Ctrl+Shift+O',
+      name: 'Selected layers…',
+      menu: ['Layer', 'Output'],
+      run: (state) =>
+        outputAsked(
+          state,
+          Math.max(
+            0,
+            state.layers.findIndex(({ selected }) => selected),
+          ),
+          true,
+        ),
+      said: ({ asked }) =>
+        `It asks what ${asked.length} ${asked.length === 1 ? 'layer is' : 'layers are'} called.`,
+      opens: 'brindle-output',
+    },
+  ],
   wheel: { by: 'parts', turn: scrolled },
 };
 

@@ -35,6 +35,8 @@ export interface LarkframeState extends Film, Undoable<Film>, Running {
   readonly lit: boolean;
   /** Lines over the picture. */
   readonly guides: boolean;
+  /** How many films were written. */
+  readonly exported: number;
   /** How many poses the puppets were moved through so far. */
   readonly posed: number;
 }
@@ -60,6 +62,7 @@ const LARKFRAME: LarkframeState = {
   magnified: false,
   lit: true,
   guides: false,
+  exported: 0,
   posed: FIRST_FRAMES,
   lastCommand: null,
   past: [],
@@ -123,7 +126,17 @@ const UNDO = undoRows<LarkframeState, Film>('Ctrl+Shift+Z', film, (state, kept) 
 export const LARKFRAME_PROGRAM: StandIn<LarkframeState> = {
   initial: LARKFRAME,
   keysBy: 'character',
-  commands: commandsFrom([...ROWS, ...UNDO], frameWords),
+  commands: [
+    ...commandsFrom([...ROWS, ...UNDO], frameWords),
+    {
+      shortcut: 'Ctrl+Shift+E',
+      name: 'Export the film…',
+      menu: ['File'],
+      run: (state) => state,
+      said: () => 'It asks what the film is called.',
+      opens: 'larkframe-export',
+    },
+  ],
 };
 
 /** A new frame after the one that is shown, of the pose as it is. */

@@ -17,6 +17,15 @@ export interface StandInCommand<State> {
   readonly opens?: string;
   /** Its own window is closed by it. */
   readonly closes?: boolean;
+  /** What a dialog hands over to the program it belongs to; given that program's own state. */
+  readonly hands?: Handed<State>;
+}
+
+/** Something that is done in the program a dialog belongs to. */
+export interface Handed<State> {
+  /** That program, by the id of its window. */
+  readonly to: string;
+  readonly change: (own: State, other: never) => unknown;
 }
 
 /** A program of the practice desk: where it starts, its commands, and what else it hears. */

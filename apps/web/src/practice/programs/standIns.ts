@@ -1,4 +1,6 @@
 import { BRINDLE_PROGRAM } from './brindle.ts';
+import { COLOURS_DIALOG, OUTPUT_DIALOG } from './brindleDialogs.ts';
+import { EXPORT_DIALOG } from './exportDialog.ts';
 import { FERNWAY_PROGRAM } from './fernway.ts';
 import { HUSHBOX_PROGRAM } from './hushbox.ts';
 import { KETTLEBY_PROGRAM } from './kettleby.ts';
@@ -8,6 +10,7 @@ import { QUILLBOARD_PROGRAM } from './quillboard.ts';
 import type { StandIn } from './standIn.ts';
 import { TALLOW_PROGRAM } from './tallow.ts';
 import { TIN_CAN_PROGRAM } from './tinCan.ts';
+import { WHEEL_DIALOG } from './wheelDialog.ts';
 
 /** The programs of the practice desk, by the id of their window. */
 export const STAND_INS = {
@@ -20,6 +23,10 @@ export const STAND_INS = {
   'tin-can': TIN_CAN_PROGRAM,
   kettleby: KETTLEBY_PROGRAM,
   'kettleby-bake': BAKE_DIALOG,
+  'larkframe-export': EXPORT_DIALOG,
+  'brindle-output': OUTPUT_DIALOG,
+  'brindle-colours': COLOURS_DIALOG,
+  'tallow-wheel': WHEEL_DIALOG,
 } as const;
 
 /** The id of a program that has a stand-in. */

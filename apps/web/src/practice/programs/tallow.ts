@@ -138,6 +138,14 @@ const hue = (by: number) => (state: TallowState) =>
     // A colour in the middle of its wheel has no hue to be seen.
     strength: wheel.strength === 0 ? 0.2 : wheel.strength,
   }));
+/** The wheel in hand with a hue, as strong as it was or a little. */
+export function hueOf(state: TallowState, angle: number): TallowState {
+  return turnedWheel(state, (wheel) => ({
+    ...wheel,
+    hue: angle,
+    strength: wheel.strength === 0 ? 0.2 : wheel.strength,
+  }));
+}
 /** Steps of a tenth do not add up in binary, so they are rounded again. */
 const tenth = (value: number) => Math.round(value * 10) / 10;
 // Strength and level of the wheel in hand, by tenths, and which wheel is in hand.
@@ -201,7 +209,17 @@ const UNDO = undoRows<TallowState, readonly Grade[]>(
 export const TALLOW_PROGRAM: StandIn<TallowState> = {
   initial: INITIAL,
   keysBy: 'character',
-  commands: commandsFrom([...ROWS, ...UNDO], wheelWords),
+  commands: [
+    ...commandsFrom([...ROWS, ...UNDO], wheelWords),
+    {
+      shortcut: 'Ctrl+K',
+      name: 'Colour of the wheel…',
+      menu: ['Window'],
+      run: (state) => state,
+      said: () => 'It asks for a colour.',
+      opens: 'tallow-wheel',
+    },
+  ],
   message: (state, message, value) => {
     if (message.protocol !== 'osc') return null;
     if (message.address === '/tallow/brightness') {

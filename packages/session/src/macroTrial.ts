@@ -1,0 +1,179 @@
+import {
+  type Explanation,
+  type Hold,
+  type Keyboards,
+  nextDeadline,
+  type Stroke,
+} from '@nimble-lever/core/engine';
+import { TRIAL, trialSetup } from '@nimble-lever/core/macros';
+import type { FrontWindow } from '@nimble-lever/core/resolve';
+import type { Setup } from '@nimble-lever/core/setup';
+import type { Carrier } from './carrier.ts';
+import type { Clock } from './clock.ts';
+import { Session } from './session.ts';
+import { VirtualClock } from './virtualClock.ts';
+
+/** As it runs, half as fast, or one step each time it is asked to go on. */
+export type TrialSpeed = 'full' | 'half' | 'steps';
+
+/** How a wait for a window ended. */
+export interface Waited {
+  readonly how: 'there' | 'came' | 'late';
+  /** Milliseconds. */
+  readonly ms: number;
+}
+
+/** How far a trial is. */
+export interface TrialState {
+  /** `waiting`: for a window. `late`: a window did not come, and the macro stopped. */
+  readonly status: 'running' | 'waiting' | 'ended' | 'late' | 'stopped';
+  /** The step that comes next, and the one that was done last; null for none. */
+  readonly next: string | null;
+  readonly last: string | null;
+  /** What it holds now. */
+  readonly held: readonly Hold[];
+  /** What it sent so far. */
+  readonly sent: readonly Stroke[];
+  /** By step: how long windows took. */
+  readonly waits: ReadonlyMap<string, Waited>;
+  /** By step: the window that came up after it. */
+  readonly opened: ReadonlyMap<string, FrontWindow>;
+}
+
+/** What is tried, and how. */
+export interface TrialParts {
+  readonly setup: Setup;
+  readonly keyboards: Keyboards;
+  readonly macro: string;
+  /** The step to begin with; null for the first. */
+  readonly from: string | null;
+  readonly speed: TrialSpeed;
+  readonly clock: Clock;
+  readonly carrier: Carrier;
+  /** Told whenever something of it changed. */
+  readonly changed: (state: TrialState) => void;
+  readonly failed: (error: unknown) => void;
+}
+
+/** Before its first step. */
+const BEGUN: TrialState = {
+  status: 'running',
+  next: null,
+  last: null,
+  held: [],
+  sent: [],
+  waits: new Map(),
+  opened: new Map(),
+};
+
+/** A macro tried for real at a desk, by an engine of its own: whole, slowly, or step by step. */
+export class MacroTrial {
+  readonly #parts: TrialParts;
+  readonly #session: Session;
+  /** Stands still between steps; null where the macro runs by itself. */
+  readonly #still: VirtualClock | null;
+  #state = BEGUN;
+
+  constructor(parts: TrialParts) {
+    const { setup, keyboards, macro, from, speed, clock, carrier, failed } = parts;
+    this.#parts = parts;
+    this.#still = speed === 'steps' ? new VirtualClock() : null;
+    this.#session = new Session({
+      clock: this.#still ?? (speed === 'half' ? halfOf(clock) : clock),
+      carrier: {
+        carryOut: (stroke) => {
+          this.#state = { ...this.#state, sent: [...this.#state.sent, stroke] };
+          parts.changed(this.#state);
+          carrier.carryOut(stroke);
+        },
+        front: () => carrier.front(),
+      },
+      told: (explanation) => this.#told(explanation),
+      failed,
+    });
+    this.#session.use(trialSetup(setup, { macro, from, apart: speed === 'steps' }), keyboards);
+  }
+
+  get state(): TrialState {
+    return this.#state;
+  }
+
+  /** Presses the control that runs it. One that runs while it is held stays down until it is stopped. */
+  start(): void {
+    this.#session.take({ kind: 'down', ...TRIAL });
+    const held = this.#session.compiled?.macros.get(this.#parts.macro)?.run === 'held';
+    if (!held) this.#session.take({ kind: 'up', ...TRIAL });
+    this.#look();
+  }
+
+  /** Step by step: does the next one. While a window is waited for there is none. */
+  goOn(): void {
+    const still = this.#still;
+    const due = nextDeadline(this.#session.state);
+    if (!still || due === null || this.#state.status !== 'running') return;
+    still.advanceTo(due);
+    this.#look();
+  }
+
+  /** Another window is in front of the desk. */
+  front(window: FrontWindow | null): void {
+    const { last } = this.#state;
+    if (window && last !== null && this.#isOn()) {
+      this.#state = { ...this.#state, opened: new Map(this.#state.opened).set(last, window) };
+    }
+    this.#session.take({ kind: 'front', window });
+    this.#look();
+  }
+
+  /** Ends it at once: whatever it holds comes up. */
+  stop(): void {
+    const was = this.#isOn();
+    this.#session.stop();
+    if (was) this.#state = { ...this.#state, status: 'stopped', held: [], next: null };
+    this.#parts.changed(this.#state);
+  }
+
+  #isOn(): boolean {
+    return this.#state.status === 'running' || this.#state.status === 'waiting';
+  }
+
+  #told({ changes }: Explanation): void {
+    const before = this.#state;
+    const waits = new Map(before.waits);
+    let { status } = before;
+    for (const change of changes) {
+      if (change.kind === 'until' && change.macro === this.#parts.macro) {
+        waits.set(change.step, { how: change.how, ms: change.waited });
+      }
+      if (change.kind !== 'macro' || change.macro !== this.#parts.macro || change.runs) continue;
+      const late = changes.some((each) => each.kind === 'until' && each.how === 'late');
+      if (this.#isOn()) status = late ? 'late' : 'ended';
+    }
+    this.#state = { ...before, waits, status };
+    this.#look();
+  }
+
+  /** Where it is now. */
+  #look(): void {
+    const running = this.#session.state.running[this.#parts.macro];
+    const before = this.#state;
+    if (!running || !this.#isOn()) {
+      this.#state = { ...before, held: [], next: null };
+    } else {
+      const done = running.next > 0 ? running.as.acts[running.next - 1] : undefined;
+      this.#state = {
+        ...before,
+        status: running.waitsSince === null ? 'running' : 'waiting',
+        next: running.as.acts[running.next]?.step ?? null,
+        last: done?.step ?? before.last,
+        held: running.holds.map(({ hold }) => hold),
+      };
+    }
+    this.#parts.changed(this.#state);
+  }
+}
+
+/** A clock that goes half as fast. */
+function halfOf(clock: Clock): Clock {
+  return { now: () => clock.now() / 2, wakeAt: (at, call) => clock.wakeAt(at * 2, call) };
+}
