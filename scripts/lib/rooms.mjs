@@ -35,7 +35,7 @@ export const ROOMS = [
   [core('setup')[0], [ROOT_FILES, ...core('keys', 'devices')], ['zod']],
   [core('resolve')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup')], ['zod']],
   [core('engine')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve')], ['zod']],
-  [core('macros')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve', 'engine')], []],
+  [core('macros')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve', 'engine')], ['date-fns']],
   [core('memory')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve')], []],
   [core('review')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve', 'engine')], []],
   [
@@ -108,11 +108,13 @@ export const ROOMS = [
   [web('practice')[0], [ROOT_FILES, ...ALL_OF_CORE, 'packages/session/src', ...web('pieces', 'app')], PAGE],
   [web('editors')[0], [ROOT_FILES, ...ALL_OF_CORE, ...web('pieces', 'app')], [...PAGE, '@dnd-kit']],
   // A view imports no other view.
-  ...['addDevice', 'board', 'lend', 'panels', 'programs', 'rehearse', 'rig', 'settings'].map((view) => [
-    `apps/web/src/views/${view}`,
-    [ROOT_FILES, ...ALL_OF_CORE, ...web('pieces', 'app', 'practice', 'editors', 'workers')],
-    [...PAGE, '@tanstack', 'chart.js'],
-  ]),
+  ...['addDevice', 'board', 'lend', 'macros', 'panels', 'programs', 'rehearse', 'rig', 'settings'].map(
+    (view) => [
+      `apps/web/src/views/${view}`,
+      [ROOT_FILES, ...ALL_OF_CORE, ...web('pieces', 'app', 'practice', 'editors', 'workers')],
+      [...PAGE, '@tanstack', 'chart.js'],
+    ],
+  ),
   // A page of its own, which must be light: of the app it takes what has no state.
   [
     web('panel')[0],

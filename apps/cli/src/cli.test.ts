@@ -201,7 +201,7 @@ test('windows lists rules, and tells which profile a window gets and why', () =>
 });
 
 test.each([
-  [['device', setup], 'is not a hexadecimal number'],
+  [['device', path.resolve('package.json')], 'is not a hexadecimal number'],
   [['device', at('examples/bench-dial.hex'), '--report', 'xyz'], '“xyz” is not'],
   [['explain', setup, '--front', 'Brindle', '--control', 'bench-dial/wheel'], 'There are: dial.'],
   [

@@ -33,6 +33,9 @@ const RigPage = lazy(async () => ({ default: (await import('./views/rig/RigPage.
 const PanelsPage = lazy(async () => ({
   default: (await import('./views/panels/PanelsPage.tsx')).PanelsPage,
 }));
+const MacrosPage = lazy(async () => ({
+  default: (await import('./views/macros/MacrosPage.tsx')).MacrosPage,
+}));
 const ProgramsPage = lazy(async () => ({
   default: (await import('./views/programs/ProgramsPage.tsx')).ProgramsPage,
 }));
@@ -74,6 +77,7 @@ function Views() {
         <Route path="board" element={<BoardPage />} />
         <Route path="rig" element={<RigPage />} />
         <Route path="programs" element={<ProgramsPage />} />
+        <Route path="macros" element={<MacrosPage />} />
         <Route path="panels" element={<PanelsPage />} />
         <Route path="rehearse" element={<RehearsePage />} />
         <Route path="settings" element={<SettingsPage />} />

@@ -22,6 +22,8 @@ function tried(
     speed?: TrialSpeed;
     from?: string;
     opens?: Record<string, [string, number]>;
+    /** Whether the desk tells that a window begins to open. */
+    opening?: boolean;
     more?: Partial<Macro>;
   } = {},
 ) {
@@ -41,6 +43,7 @@ function tried(
       carryOut: (stroke) => {
         const opens = stroke.kind === 'key-down' ? how.opens?.[stroke.code] : undefined;
         if (!opens) return;
+        if (how.opening) trial.opening();
         clock.wakeAt(clock.now() + opens[1], () => {
           front = window(opens[0]);
           trial.front(front);
@@ -54,7 +57,9 @@ function tried(
     },
   });
   trial.start();
-  const sent = () => short({ strokes: trial.state.sent });
+  // Each step's by itself: a thousandth of a millisecond apart.
+  const sent = () =>
+    short({ strokes: trial.state.sent.map((stroke) => ({ ...stroke, t: Math.round(stroke.t) })) });
   return { trial, clock, sent, states };
 }
 const tap = (t: number, key: string) => `@${t} +Key${key} @${t} -Key${key}`;
@@ -102,6 +107,15 @@ test('a window that comes is told with how long it took, and what brought it up'
   expect(trial.state.opened.get('step-1')).toEqual(window('brindle'));
 });
 
+test('a window that is long in coming is what the step that asked for it opens, and no later one', () => {
+  const { trial, clock } = tried([press('A'), press('B'), wait(500), press('C'), wait(900), press('D')], {
+    opens: { KeyB: ['brindle', 800] },
+    opening: true,
+  });
+  clock.advanceTo(2000);
+  expect([...trial.state.opened.keys()]).toEqual(['step-2']);
+});
+
 test('a window that does not come stops it, and that is told', () => {
   const { trial, clock, sent } = tried([{ kind: 'key-down', code: 'KeyF' }, until('brindle'), press('B')]);
   clock.advanceTo(4000);
@@ -136,7 +150,8 @@ test('from a step on, in the block it stands in', () => {
     { kind: 'hold', keys: 'Alt', steps: [press('B'), press('Alt+C')] } as const,
     press('D'),
   ];
-  const { sent } = tried(steps, { from: 'step-2-2' });
+  const { sent, clock } = tried(steps, { from: 'step-2-2' });
+  clock.advanceTo(1);
   expect(sent()).toBe('@0 +AltLeft @0 +KeyC @0 -KeyC @0 -AltLeft @0 +KeyD @0 -KeyD');
 });
 

@@ -73,6 +73,8 @@ export class MacroTrial {
   /** Stands still between steps; null where the macro runs by itself. */
   readonly #still: VirtualClock | null;
   #state = BEGUN;
+  /** The step that a window is still to come for. */
+  #opener: string | null = null;
 
   constructor(parts: TrialParts) {
     const { setup, keyboards, macro, from, speed, clock, carrier, failed } = parts;
@@ -115,9 +117,15 @@ export class MacroTrial {
     this.#look();
   }
 
+  /** A program begins to open a window: what was done last is what it opens it for, whatever is done until it is there. */
+  opening(): void {
+    this.#opener ??= this.#state.last;
+  }
+
   /** Another window is in front of the desk. */
   front(window: FrontWindow | null): void {
-    const { last } = this.#state;
+    const last = this.#opener ?? this.#state.last;
+    this.#opener = null;
     if (window && last !== null && this.#isOn()) {
       this.#state = { ...this.#state, opened: new Map(this.#state.opened).set(last, window) };
     }
@@ -137,7 +145,7 @@ export class MacroTrial {
     return this.#state.status === 'running' || this.#state.status === 'waiting';
   }
 
-  #told({ changes }: Explanation): void {
+  #told({ changes, outcome, event }: Explanation): void {
     const before = this.#state;
     const waits = new Map(before.waits);
     let { status } = before;
@@ -149,8 +157,16 @@ export class MacroTrial {
       const late = changes.some((each) => each.kind === 'until' && each.how === 'late');
       if (this.#isOn()) status = late ? 'late' : 'ended';
     }
-    this.#state = { ...before, waits, status };
+    const last =
+      (outcome.kind === 'macro' ? outcome.step : event.kind === 'down' ? this.#done() : null) ?? before.last;
+    this.#state = { ...before, waits, status, last };
     this.#look();
+  }
+
+  /** The step that was done last by now. */
+  #done(): string | null {
+    const running = this.#session.state.running[this.#parts.macro];
+    return running?.as.acts[running.next - 1]?.step ?? null;
   }
 
   /** Where it is now. */
@@ -160,12 +176,10 @@ export class MacroTrial {
     if (!running || !this.#isOn()) {
       this.#state = { ...before, held: [], next: null };
     } else {
-      const done = running.next > 0 ? running.as.acts[running.next - 1] : undefined;
       this.#state = {
         ...before,
         status: running.waitsSince === null ? 'running' : 'waiting',
         next: running.as.acts[running.next]?.step ?? null,
-        last: done?.step ?? before.last,
         held: running.holds.map(({ hold }) => hold),
       };
     }

@@ -21,14 +21,19 @@ const Screen = styled('div')({
   isolation: 'isolate',
 });
 
+/** All of the screen. */
+const WHOLE = { left: '0%', top: '0%', width: '100%', height: '100%' } as const;
+
 interface Props {
   readonly surface: Ref<HTMLDivElement>;
+  /** Where there is little room: programs fill the screen, and only what they ask stands before them. */
+  readonly solo?: boolean;
   /** What lies over the windows. */
   readonly children?: ReactNode;
 }
 
 /** The screen of the practice desk: its windows, its pointer, and what shows over them. */
-export function DeskWindows({ surface, children }: Props) {
+export function DeskWindows({ surface, solo = false, children }: Props) {
   const dispatch = useAppDispatch();
   const desk = useAppSelector(selectDesk);
   const { order, active, shown } = desk;
@@ -49,7 +54,7 @@ export function DeskWindows({ surface, children }: Props) {
           <ProgramWindow
             key={id}
             window={{ ...window, id }}
-            place={placeNow(desk, id, place)}
+            place={solo && !window.isDialog && !desk.overview ? WHOLE : placeNow(desk, id, place)}
             depth={order.indexOf(id) + 1}
             active={active === id}
             hidden={!seen.includes(id)}

@@ -1,8 +1,9 @@
 import { keyboardOf, type Stroke } from '@nimble-lever/core/engine';
 import { type ModifierName, modifierOf } from '@nimble-lever/core/keys';
 import { keyValue } from '@nimble-lever/core/keys/layouts';
+import { filledText } from '@nimble-lever/core/macros';
 import { sentOf } from '@nimble-lever/core/words';
-import type { Carrier } from '@nimble-lever/session';
+import type { Carrier, Clock } from '@nimble-lever/session';
 import { programRan } from '../app/engine/engineSlice.ts';
 import { selectKeyboards, selectLayout } from '../app/keyboard/keyboardSlice.ts';
 import type { AppDispatch, AppThunk, RootState } from '../app/store.ts';
@@ -20,6 +21,7 @@ import { inParts } from './inParts.ts';
 import { onSurface, type Pointed, placeIn, pointedAt } from './pointing.ts';
 import { pickFromMenu } from './programKeys.ts';
 import { isPracticeProgram } from './programs/standIns.ts';
+import { textFacts } from './textFacts.ts';
 import { WHEEL_PX } from './wheelPx.ts';
 import { windowFor } from './windowOfProgram.ts';
 import type { WindowCommand } from './windows.ts';
@@ -199,7 +201,8 @@ export function practiceDesk(dispatch: AppDispatch, getState: () => RootState): 
           return;
         }
         case 'text': {
-          const init = { inputType: 'insertText', data: stroke.text, bubbles: true, cancelable: true };
+          const data = filledText(stroke.text, textFacts(getState()));
+          const init = { inputType: 'insertText', data, bubbles: true, cancelable: true };
           target(stroke)?.dispatchEvent(new InputEvent('beforeinput', init));
           return;
         }
@@ -214,6 +217,11 @@ export function practiceDesk(dispatch: AppDispatch, getState: () => RootState): 
     },
   };
 }
+
+/** The practice desk as a carrier of its own, and its clock: for what is tried there beside the rig. */
+export const carrierOfDesk =
+  (): AppThunk<{ readonly carrier: Carrier; readonly clock: Clock }> =>
+  (dispatch, getState, { clock }) => ({ carrier: practiceDesk(dispatch, getState), clock });
 
 /** The practice desk gets the strokes from now on; the answer lets go of everything and takes it away again. */
 export const enterPracticeDesk =

@@ -97,8 +97,21 @@ export const keyArrived =
     const told = !event.nativeEvent.isTrusted;
     if (!shortcut || dispatch(isLost(program, name, shortcut, told))) return;
     if (dispatch(runCommand(program, name, shortcut, told))) event.preventDefault();
-    else if (told) dispatch(programRan({ program: name, command: null, said: shortcut }));
+    else if (standInOf(program).text && isTyped(event)) {
+      event.preventDefault();
+      dispatch(textArrived(program, name, event.key, told));
+    } else if (told) dispatch(programRan({ program: name, command: null, said: shortcut }));
   };
+
+/** Whether a key types a character, and is no shortcut. */
+export function isTyped({
+  key,
+  ctrlKey,
+  altKey,
+  metaKey,
+}: Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'altKey' | 'metaKey'>): boolean {
+  return [...key].length === 1 && !ctrlKey && !altKey && !metaKey;
+}
 
 /** A key came up in a practice program: a command that lasts ends. */
 export const keyLeft =

@@ -108,12 +108,15 @@ function actOf(
       return { kind: 'menu-item', path: act.path };
     case 'pointer':
       return { kind: `pointer-${act.change}`, mark };
+    case 'click':
+    case 'wheel': {
+      const { keys, ...bare } = act;
+      return keys === null ? bare : { ...bare, keys };
+    }
     case 'key-down':
     case 'key-up':
     case 'text':
     case 'until':
-    case 'click':
-    case 'wheel':
     case 'focus':
     case 'layer':
       return act;

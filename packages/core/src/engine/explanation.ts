@@ -168,7 +168,12 @@ export type Outcome =
       readonly remainder: number;
       readonly stepDegrees: number;
     }
-  | { readonly kind: 'macro'; readonly macro: string }
+  | {
+      /** A macro went on; the step is the last it did, null where it did none. */
+      readonly kind: 'macro';
+      readonly macro: string;
+      readonly step: string | null;
+    }
   | {
       readonly kind: 'profile-decided';
       readonly window: FrontWindow | null;

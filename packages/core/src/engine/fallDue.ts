@@ -42,8 +42,7 @@ export function fallDue(context: StepContext, { what, key }: Deadline): Outcome 
     case 'confirm':
       return confirmMissed(context, key);
     case 'macro':
-      goOn(context, key);
-      return { kind: 'macro', macro: key };
+      return { kind: 'macro', macro: key, step: goOn(context, key) };
   }
 }
 

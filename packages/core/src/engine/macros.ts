@@ -80,23 +80,27 @@ function begun(
   return running;
 }
 
-/** Does every act of a running macro that is due by now, then sets when it goes on; or ends it. */
-export function goOn(context: StepContext, id: string): void {
+/** Does every act of a running macro that is due by now, then sets when it goes on; or ends it. Gives the last step it did. */
+export function goOn(context: StepContext, id: string): string | null {
+  let step: string | null = null;
   for (let running = context.state.running[id]; running; running = context.state.running[id]) {
     const next = running.as.acts[running.next];
     const at = dueOf(running, next);
     if (at > context.state.now) {
       setDeadline(context, 'macro', id, at, running.cause);
-      return;
+      return step;
     }
-    if (next) doNext(context, running, next, at);
-    else if (running.left === null || running.left > 0) {
+    if (next) {
+      doNext(context, running, next, at);
+      step = next.step;
+    } else if (running.left === null || running.left > 0) {
       setRunning(context, { ...running, round: at, at, left: running.left && running.left - 1, next: 0 });
     } else {
       finish(context, running);
-      return;
+      return step;
     }
   }
+  return step;
 }
 
 /**

@@ -135,6 +135,11 @@ test.each<[string, readonly string[], readonly BareStep[], Partial<Macro>?, Part
   ],
   ['text that cannot be typed', ['untypable-text step-1'], [{ kind: 'text', text: 'heron 鷺' }]],
   [
+    'a field that cannot be filled in',
+    ['broken-field step-1'],
+    [{ kind: 'text', text: '‹date YYYY-nn› ‹time HH:mm›' }],
+  ],
+  [
     'keys that cannot be typed',
     ['untypable-keys step-1', 'untypable-keys step-2'],
     [press('Ctrl+漢'), { kind: 'hold', keys: '漢', steps: [] }],

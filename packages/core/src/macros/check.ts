@@ -12,6 +12,7 @@ import {
   type WindowAsked,
 } from '../setup/index.ts';
 import { addStep, type NewId } from './stepEdits.ts';
+import { brokenFields, filledText, type TextFacts } from './textFields.ts';
 
 /** What is worth a look in a macro. */
 export type MacroFinding = {
@@ -36,6 +37,7 @@ export type MacroFinding = {
   | { readonly kind: 'outside'; readonly place: Place }
   | { readonly kind: 'long-wait'; readonly ms: number }
   | { readonly kind: 'untypable-text'; readonly character: string; readonly layout: string }
+  | { readonly kind: 'broken-field'; readonly field: string }
   | { readonly kind: 'untypable-keys'; readonly shortcut: string; readonly layout: string }
   | { readonly kind: 'never-ends' }
   | { readonly kind: 'nothing-remembered' }
@@ -83,6 +85,9 @@ function ofSteps(
   });
 }
 
+/** What fields may come to: nothing that a keyboard lacks. */
+const ANY_FACTS: TextFacts = { now: new Date(0), clipboard: '', count: (_name, from) => from };
+
 /** What a step alone has that is worth a look. */
 function alone(step: MacroStep, { layout, window }: MacroSurroundings): readonly MacroFinding[] {
   const { id } = step;
@@ -90,8 +95,13 @@ function alone(step: MacroStep, { layout, window }: MacroSurroundings): readonly
     case 'wait':
       return step.ms > LONG_WAIT_MS ? [{ kind: 'long-wait', step: id, ms: step.ms }] : [];
     case 'text': {
-      const typed = typeText(layout, step.text);
-      if (typed.ok) return [];
+      const broken = brokenFields(step.text).map((field) => ({
+        kind: 'broken-field' as const,
+        step: id,
+        field,
+      }));
+      const typed = typeText(layout, filledText(step.text, ANY_FACTS));
+      if (typed.ok || broken.length > 0) return broken;
       const { character } = typed.problem;
       return [{ kind: 'untypable-text', step: id, character, layout: layout.name }];
     }
@@ -104,10 +114,10 @@ function alone(step: MacroStep, { layout, window }: MacroSurroundings): readonly
         ...(step.at && isOutside(step.at, window)
           ? [{ kind: 'outside' as const, step: id, place: step.at }]
           : []),
-        ...(step.keys === undefined ? [] : untypable(id, step.keys, layout)),
+        ...(step.keys === null ? [] : untypable(id, step.keys, layout)),
       ];
     case 'wheel':
-      return step.keys === undefined ? [] : untypable(id, step.keys, layout);
+      return step.keys === null ? [] : untypable(id, step.keys, layout);
     case 'key-down':
     case 'key-up':
     case 'until':
@@ -250,6 +260,7 @@ export function mendOf(macro: Macro, finding: MacroFinding, newId: NewId): reado
     case 'long-wait':
     case 'untypable-text':
     case 'untypable-keys':
+    case 'broken-field':
     case 'never-ends':
     case 'nothing-remembered':
       return [];

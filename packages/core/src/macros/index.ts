@@ -25,4 +25,13 @@ export {
   withNewIds,
   wrapSteps,
 } from './stepEdits.ts';
+export {
+  brokenFields,
+  FIELD_KINDS,
+  filledText,
+  hasFields,
+  type TextFacts,
+  USUAL_FIELDS,
+} from './textFields.ts';
 export { stepsFrom, TRIAL, trialSetup } from './trialSetup.ts';
+export { type MacroUses, macroUses } from './uses.ts';

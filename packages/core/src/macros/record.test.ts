@@ -14,7 +14,7 @@ import { bound, events, smallSetup } from '../testing/index.ts';
 import type { Deed, DeedBody } from './deed.ts';
 import { type Recording, recordSteps, repeatOffers, withRepeat } from './record.ts';
 
-const HOW: Recording = { waits: 'none', layout: US_LAYOUT, keysBy: 'character' };
+const HOW: Recording = { waits: 'none', layout: US_LAYOUT, keysBy: 'character', front: null };
 const SIZE = { width: 400, height: 300 };
 const press = (shortcut: string): BareStep => ({ kind: 'shortcut', shortcut });
 
@@ -177,6 +177,26 @@ test.each<[string, string[], string, Partial<Recording>?]>([
     'of a program seen before, by its title',
     ['0 front brindle Wing', '9 +KeyA', '10 -KeyA', '400 front brindle Colours'],
     'until:brindle A until:brindle/Colours',
+  ],
+  [
+    'a window that comes while the keys are still down is no part of the hold',
+    [
+      '0 +AltLeft',
+      '5 (0 20,30',
+      '20 )0 20,30',
+      '25 front brindle',
+      '90 -AltLeft',
+      '99 +Enter',
+      '100 front brindle Wing',
+      '120 -Enter',
+    ],
+    'Alt+click0×1@top-left:20,30 until:brindle Enter until:brindle/Wing',
+  ],
+  [
+    'of the program that was in front when it began, by its title',
+    ['9 +KeyA', '10 -KeyA', '400 front brindle Colours'],
+    'A until:brindle/Colours',
+    { front: { executable: 'brindle', class: '', title: 'Wing' } },
   ],
   [
     'only the last of windows that came one after the other',

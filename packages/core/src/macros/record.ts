@@ -1,5 +1,6 @@
 import { formatShortcut, modifierOf } from '../keys/index.ts';
 import { type KeysBy, type Layout, shortcutOf } from '../keys/layouts/index.ts';
+import type { FrontWindow } from '../resolve/index.ts';
 import { type BareStep, sameJson } from '../setup/index.ts';
 import type { Deed } from './deed.ts';
 import { type Atom, atomsOf, type LeftOut, type Press } from './recordAtoms.ts';
@@ -12,6 +13,8 @@ export interface Recording {
   readonly layout: Layout;
   /** What the program goes by when it reads a key. */
   readonly keysBy: KeysBy;
+  /** What was in front when it began; null for nothing. */
+  readonly front: FrontWindow | null;
 }
 
 /** The steps that were recorded, and what of what was done is not among them. */
@@ -30,7 +33,7 @@ export interface RepeatOffer {
 
 /** What a person did, as steps that do the same: replayed on the same desk they send the same, in the same order. */
 export function recordSteps(deeds: readonly Deed[], how: Recording): Recorded {
-  const { atoms, leftOut } = atomsOf(deeds);
+  const { atoms, leftOut } = atomsOf(deeds, how.front);
   return { steps: withWaits(grouped(joined(atoms), [], how), how.waits), leftOut };
 }
 
@@ -65,7 +68,7 @@ function grouped(
   for (let i = 0; i < atoms.length; ) {
     const atom = atoms[i];
     if (!atom) break;
-    const own = atom.under.filter((press) => !held.includes(press));
+    const own = isUntil(atom) ? [] : atom.under.filter((press) => !held.includes(press));
     const [outer] = own;
     if (!outer) {
       steps.push(timed(atom, plainStep(atom, [], how)));
@@ -74,6 +77,8 @@ function grouped(
     }
     let after = i + 1;
     while (atoms[after]?.under.includes(outer)) after += 1;
+    // A window that came while the hand was still on the keys is waited for without them.
+    while (after > i + 1 && isUntil(atoms[after - 1])) after -= 1;
     const inside = atoms.slice(i, after);
     i = after;
     if (inside.length === 1) {
@@ -91,6 +96,11 @@ function grouped(
     });
   }
   return steps;
+}
+
+/** Whether it is a window that is waited for. */
+function isUntil(atom: Atom | undefined): boolean {
+  return atom?.does.kind === 'step' && atom.does.step.kind === 'until';
 }
 
 function timed({ t, end }: Atom & { readonly end: number }, step: BareStep): Timed {

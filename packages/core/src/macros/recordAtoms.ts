@@ -1,4 +1,5 @@
 import { modifierOf } from '../keys/index.ts';
+import type { FrontWindow } from '../resolve/index.ts';
 import { type BareStep, type Place, USUAL_WAIT_MS } from '../setup/index.ts';
 import { windowOf } from './check.ts';
 import type { Deed, PointerAt } from './deed.ts';
@@ -39,8 +40,8 @@ export interface Atoms {
 }
 
 /** Finds what was done in a stream of deeds: clicks of a button going down and up, keys with what was held, windows that came. */
-export function atomsOf(deeds: readonly Deed[]): Atoms {
-  const reader = new Reader();
+export function atomsOf(deeds: readonly Deed[], front: FrontWindow | null): Atoms {
+  const reader = new Reader(front);
   for (const deed of deeds) reader.take(deed);
   return { atoms: reader.atoms, leftOut: reader.leftOut };
 }
@@ -61,6 +62,10 @@ class Reader {
   readonly #buttons = new Map<number, PointerAt | null>();
   readonly #seen = new Set<string>();
   #click: LastClick | null = null;
+
+  constructor(front: FrontWindow | null) {
+    if (front) this.#seen.add(front.executable);
+  }
 
   take(deed: Deed): void {
     switch (deed.kind) {
@@ -199,7 +204,7 @@ class Reader {
     const last = this.atoms.at(-1);
     // One that only came in between is not what was waited for.
     if (last?.does.kind === 'step' && last.does.step.kind === 'until') this.atoms.pop();
-    this.#step(t, step);
+    this.#add({ t, under: this.#under(false), does: { kind: 'step', step } });
   }
 
   #step(t: number, step: BareStep): void {

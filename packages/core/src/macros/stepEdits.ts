@@ -1,11 +1,11 @@
 import {
   type BareStep,
-  type BlockStep,
   isBlock,
   itemAt,
   type Macro,
   type MacroStep,
   type SingleEdit,
+  wholeStep,
 } from '../setup/index.ts';
 
 /** Makes ids that nobody else makes, so that two people can add steps at once. */
@@ -74,14 +74,8 @@ function spotOf(
 
 /** Steps with ids of their own, those inside others too. */
 export function withNewIds(steps: readonly BareStep[], newId: NewId): readonly MacroStep[] {
-  return steps.map((step): MacroStep => {
-    const head = { note: null, skipped: false };
-    // What is copied has an id already, which stays where it is.
-    const own = { ...head, ...step, id: newId() };
-    return 'steps' in step
-      ? ({ ...own, steps: [...withNewIds(step.steps, newId)] } as BlockStep)
-      : (own as MacroStep);
-  });
+  // What is copied has an id already, which stays where it is.
+  return steps.map((step) => wholeStep(step, newId(), (inside) => [...withNewIds(inside, newId)]));
 }
 
 /** Adds steps at a spot, in their order; nothing where the spot is gone. */

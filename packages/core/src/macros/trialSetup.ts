@@ -14,6 +14,9 @@ import {
 /** The control that runs a macro while it is tried; no rig has one of that name. */
 export const TRIAL = { device: 'trial-of-a-macro', control: 'key' } as const;
 
+/** So that what each step sends comes by itself and is known as its own; nobody sees the difference: milliseconds. */
+const LEAST_PACE = 0.001;
+
 /** How a macro is tried. */
 export interface TrialOf {
   readonly macro: string;
@@ -33,7 +36,7 @@ export function trialSetup(setup: Setup, { macro: id, from, apart }: TrialOf): S
   const tried: Macro = {
     ...macro,
     steps: from === null ? macro.steps : [...stepsFrom(macro.steps, from)],
-    pace: apart ? Math.max(1, macro.pace) : macro.pace,
+    pace: Math.max(apart ? 1 : LEAST_PACE, macro.pace),
   };
   const shape = { kind: 'rect', x: 0, y: 0, width: 10, height: 10, radius: 0 } as const;
   const device = deviceOf({

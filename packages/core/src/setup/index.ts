@@ -127,7 +127,7 @@ export {
 } from './macro.ts';
 export { menuOwnerChanges } from './menuOwner.ts';
 export { newCommand, newMacro, newProfile, newProgram } from './newParts.ts';
-export { type BareStep, numberItems, numberSteps } from './numbered.ts';
+export { type BareStep, numberItems, numberSteps, wholeStep } from './numbered.ts';
 // Windows are recognised by patterns, in time that grows with the title and not with the pattern's cunning.
 export { FOLDERS_DEEP, newPage, PAGE_KINDS, type Page, type PageKind, pageSchema } from './page.ts';
 export { basesOf, controlsOnPage, deviceOnPage } from './pageBases.ts';

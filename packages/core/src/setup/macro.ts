@@ -21,8 +21,8 @@ export type StepBody =
   | { kind: 'wait'; ms: number }
   | { kind: 'until'; window: WindowAsked; atMostMs: number; late: 'stop' | 'go-on' }
   | { kind: 'button'; button: number; change: 'down' | 'up' }
-  | { kind: 'click'; button: number; count: number; at: Place | null; keys?: string | undefined }
-  | { kind: 'wheel'; ticks: number; axis: 'vertical' | 'horizontal'; keys?: string | undefined }
+  | { kind: 'click'; button: number; count: number; at: Place | null; keys: string | null }
+  | { kind: 'wheel'; ticks: number; axis: 'vertical' | 'horizontal'; keys: string | null }
   | { kind: 'pointer'; change: 'remember' | 'back' }
   | { kind: 'menu'; path: string[] }
   | { kind: 'focus'; program: string; launch: boolean }
@@ -75,6 +75,8 @@ const head = {
 };
 /** An item of a menu, as it stands there. */
 const itemSchema = z.string().trim().min(1).max(120).regex(LINE_PATTERN, because('line'));
+/** Held while the pointer does something; null for nothing, so that each can be set by itself. */
+const heldSchema = shortcutSchema.nullable().default(null);
 /** Steps that hold no others. */
 const plainSteps = [
   z.strictObject({ ...head, kind: z.literal('shortcut'), shortcut: shortcutSchema }),
@@ -96,8 +98,8 @@ const plainSteps = [
     button: z.number().int().min(0).max(4),
     change: z.enum(['down', 'up']),
   }),
-  z.strictObject({ ...head, ...clickFields }),
-  z.strictObject({ ...head, ...wheelFields }),
+  z.strictObject({ ...head, ...clickFields, keys: heldSchema }),
+  z.strictObject({ ...head, ...wheelFields, keys: heldSchema }),
   /** Remembers where the pointer is, or puts it back there. */
   z.strictObject({ ...head, kind: z.literal('pointer'), change: z.enum(['remember', 'back']) }),
   /** An item of the front window's menus by its words, from the menu down. */

@@ -28,6 +28,14 @@ function panelBefore(): Device {
 /** What opens a page of the panel. */
 const OPENER = 'base/wall-panel/cell-8/press';
 
+/** Commands of windows in which programs ask something, which there were not yet. */
+const SINCE: ReadonlySet<string> = new Set([
+  'larkframe-export',
+  'brindle-all-layers',
+  'brindle-colours',
+  'tallow-wheel-colour',
+]);
+
 /** The demo as it was before there were pages, and a pad that has only those. */
 export function demoBeforePages(): Setup {
   const demo = demoSetup();
@@ -49,7 +57,12 @@ export function demoBeforePages(): Setup {
           : device;
       }),
     pages: [],
-    macros: demo.macros.map((macro) => ({ ...macro, program: null })),
+    programs: demo.programs.map((program) => ({
+      ...program,
+      commands: program.commands.filter(({ id }) => !SINCE.has(id)),
+    })),
+    // The first of them, which knew no program then.
+    macros: demo.macros.slice(0, 1).map((macro) => ({ ...macro, program: null })),
     profiles: Object.fromEntries(profiles),
   };
 }

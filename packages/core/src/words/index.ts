@@ -16,6 +16,7 @@ export { formatProblemWords } from './formatProblems.ts';
 export { holdWords } from './holdWords.ts';
 // Why a value is not taken has a path of its own, `words/issues`: pages ask for it only when one is not.
 export { macroFindingWords, windowAskedWords } from './macroFindings.ts';
+export { clickPlaceWords, durationWords, LATE_WORDS, STEP_KINDS, stepWords } from './macroSteps.ts';
 export { memoryDoesWords, memoryProblemWords, memoryReasonWords } from './memory.ts';
 export {
   capital,

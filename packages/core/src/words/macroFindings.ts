@@ -21,6 +21,8 @@ export function macroFindingWords(finding: MacroFinding): string {
       return `It waits for ${tidy(finding.ms / 1000)} s, whatever happens. A wait for a window ends when that comes.`;
     case 'untypable-text':
       return `“${finding.character}” cannot be typed on ${finding.layout}; a program that does not take text as such misses it.`;
+    case 'broken-field':
+      return `${finding.field} cannot be filled in as it is written, and is typed as it stands.`;
     case 'untypable-keys':
       return `${finding.shortcut} cannot be typed on ${finding.layout}, so nothing is sent.`;
     case 'never-ends':

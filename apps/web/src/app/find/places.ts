@@ -25,6 +25,7 @@ const PLACES: readonly (readonly [name: string, path: string, also: string])[] =
   [WORDS.places.compare, '/programs?tab=compare', 'differences side by side'],
   [WORDS.places.readyMade, '/programs?tab=ready-made', 'templates presets starting'],
   [WORDS.places.intents, '/programs?tab=intents', 'ideas rename merge'],
+  [WORDS.macros, '/macros', 'steps chain record sequence'],
   [WORDS.panels, '/panels', 'pages folders sets faces keys drawing'],
   [WORDS.rehearse, '/rehearse', 'practice try test'],
   [WORDS.lend, '/lend', 'use this browser at another desk remote'],
@@ -94,6 +95,7 @@ export const PAGE_FOUND: readonly Found[] = [
     },
     'release stuck held keys panic',
   ),
+  found('do new-macro', WORDS.places.newMacro, WORDS.action, () => '/macros?do=new', 'record steps chain'),
   found('do add-device', WORDS.addDevice, WORDS.action, () => '/add-device', 'new hardware'),
   found('do undo', WORDS.places.undo, WORDS.action, (dispatch) => {
     void dispatch(undo());

@@ -1,5 +1,5 @@
 import { styled } from '@mui/material/styles';
-import { AppWindow, Joystick, LayoutPanelLeft, Play, Settings2, Table2 } from 'lucide-react';
+import { AppWindow, Joystick, LayoutPanelLeft, ListOrdered, Play, Settings2, Table2 } from 'lucide-react';
 import { NavLink } from 'react-router';
 import { Logo } from './Logo.tsx';
 import { ThemeSwitch } from './ThemeSwitch.tsx';
@@ -56,6 +56,7 @@ const GROUPS = [
     { to: '/board', name: WORDS.board, icon: Table2 },
     { to: '/rig', name: WORDS.rig, icon: Joystick },
     { to: '/programs', name: WORDS.programs, icon: AppWindow },
+    { to: '/macros', name: WORDS.macros, icon: ListOrdered },
     { to: '/panels', name: WORDS.panels, icon: LayoutPanelLeft },
   ],
   [{ to: '/rehearse', name: WORDS.rehearse, icon: Play }],

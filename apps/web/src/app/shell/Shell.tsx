@@ -74,6 +74,7 @@ export function Shell({ find }: { readonly find: () => Promise<FindSource> }) {
 const TITLES: ReadonlyMap<string, string> = new Map([
   ['/rig', WORDS.rig],
   ['/programs', WORDS.programs],
+  ['/macros', WORDS.macros],
   ['/panels', WORDS.panels],
   ['/rehearse', WORDS.rehearse],
   ['/settings', WORDS.settings],

@@ -1,16 +1,14 @@
 import { fromCatalogue } from '../../devices/index.ts';
-import type { Macro } from '../macro.ts';
-import { newMacro } from '../newParts.ts';
-import { numberItems, numberSteps } from '../numbered.ts';
+import { numberItems } from '../numbered.ts';
 import type { RadialMenu } from '../radialMenu.ts';
 import { BASE_LAYER, type Setup } from '../setup.ts';
+import { demoMacros } from './macros.ts';
 import { demoPages } from './pages.ts';
 import {
   brindleProfile,
   everywhere,
   FAR,
   fernwayProfile,
-  HOLD_FRAME,
   hushboxProfile,
   larkframeProfile,
   PAINTS,
@@ -51,20 +49,6 @@ const rig = (): Setup['devices'] =>
     if (model === 'wall-panel') return [withShowing(device)];
     if (model !== 'pocket-mouse') return [device];
     return [{ ...device, settings: { ...device.settings, computers: ['Studio desk', 'Loft laptop'] } }];
-  });
-
-/** A frame held for a moment of film: doubled twice, with time for the camera in between. */
-const holdFrame = (): Macro =>
-  newMacro({
-    id: HOLD_FRAME,
-    name: 'Hold a frame',
-    program: 'larkframe',
-    steps: numberSteps([
-      { kind: 'shortcut', shortcut: 'D' },
-      { kind: 'wait', ms: 500 },
-      { kind: 'shortcut', shortcut: 'D' },
-      { kind: 'shortcut', shortcut: 'ArrowRight' },
-    ]),
   });
 
 /** A radial menu of paints, in colours of the scene. */
@@ -117,7 +101,7 @@ export function demoSetup(): Setup {
     ],
     pages: demoPages(),
     profiles: Object.fromEntries(profiles.map((profile) => [profile.id, profile])),
-    macros: [holdFrame()],
+    macros: demoMacros(),
     radialMenus: [paints()],
     unreadable: [],
   };

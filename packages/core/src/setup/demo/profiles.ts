@@ -1,5 +1,6 @@
 import { acting, type Behaviour, type Face, OFF } from '../binding.ts';
 import { EVERYWHERE, type Profile } from '../setup.ts';
+import { HOLD_FRAME } from './macros.ts';
 import { BRUSH, CANVAS, CLIPBOARD, FILM_STRIP, FRAMES, PUPPET, SHOT, SHOWING, WORDS } from './pages.ts';
 import {
   command,
@@ -24,9 +25,8 @@ import {
   wheel,
 } from './rows.ts';
 
-/** The ids of the demo's own layer, macro and radial menu. */
+/** The ids of the demo's own layer and radial menu. */
 export const FAR = 'far';
-export const HOLD_FRAME = 'hold-a-frame';
 export const PAINTS = 'paints';
 
 /** What means the same in every program: undo, paste, next item, volume; pedals for Shift, the far layer and the talk key. */

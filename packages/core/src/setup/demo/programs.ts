@@ -61,6 +61,7 @@ export const larkframe = (): Program =>
     ['reverse', 'Turn the film round', 'Shift+F', 'edit'],
     ['light', 'Stage light', 'K', 'view'],
     ['guides', 'Picture guides', 'G', 'view', 'guides'],
+    ['export', 'Export the film…', 'Ctrl+Shift+E', 'system', 'export'],
     ['undo', 'Undo', 'Ctrl+Z', 'edit', 'undo'],
     ['redo', 'Redo', 'Ctrl+Shift+Z', 'edit', 'redo'],
   ]);
@@ -82,6 +83,8 @@ export const brindle = (): Program =>
     ['upright', 'Canvas upright', 'Ctrl+U', 'view', 'upright'],
     ['turn', 'Turn the canvas', 'Shift+R', 'view', 'rotate'],
     ['clear', 'Clear the canvas', 'Ctrl+Delete', 'edit', 'delete'],
+    ['all-layers', 'Select all layers', 'Ctrl+A', 'edit', 'select-all'],
+    ['colours', 'Colours…', 'F7', 'tool'],
     ['undo', 'Undo', 'Ctrl+Z', 'edit', 'undo'],
     // Two of the programs redo by other keys than most: what every profile has to cope with.
     ['redo', 'Redo', 'Ctrl+Y', 'edit', 'redo'],
@@ -135,6 +138,7 @@ export const tallow = (): Program =>
     ['paste-grade', 'Paste the grade', 'Ctrl+V', 'edit', 'paste'],
     ['closer', 'Look closer', 'Ctrl+=', 'view', 'zoom-in'],
     ['fit', 'Fit in window', 'Ctrl+0', 'view', 'fit'],
+    ['wheel-colour', 'Colour of the wheel…', 'Ctrl+K', 'tool'],
     ['undo', 'Undo', 'Ctrl+Z', 'edit', 'undo'],
     ['redo', 'Redo', 'Ctrl+Shift+Z', 'edit', 'redo'],
   ]);

@@ -99,8 +99,8 @@ function ofSteps(at: Address, steps: readonly MacroStep[]): readonly ShortcutPla
     const own = `${at}/steps/${step.id}`;
     const inside = isBlock(step) ? ofSteps(own, step.steps) : [];
     const field = step.kind === 'shortcut' ? 'shortcut' : 'keys';
-    const shortcut = step.kind === 'shortcut' ? step.shortcut : 'keys' in step ? step.keys : undefined;
-    if (shortcut === undefined) return inside;
+    const shortcut = step.kind === 'shortcut' ? step.shortcut : 'keys' in step ? step.keys : null;
+    if (shortcut === null) return inside;
     const replace = (value: string): SingleEdit => ({ kind: 'set', at: own, fields: { [field]: value } });
     return [{ shortcut, keysBy: 'character', command: null, replace }, ...inside];
   });

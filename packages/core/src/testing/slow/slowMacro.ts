@@ -189,7 +189,8 @@ export class SlowMacro {
     const { desk } = this.place;
     const own = this.#downs.map(({ down }) => down).filter(({ what }) => typeof what === 'string');
     const exactly = (codes: readonly string[], act: () => void) => desk.exactly(this.to, codes, own, act);
-    const withKeys = (shortcut: string | undefined, act: () => void) => {
+    const withKeys = (keys: string | null, act: () => void) => {
+      const shortcut = keys ?? undefined;
       const codes = shortcut === undefined ? [] : desk.keysOf(this.to, { kind: 'shortcut', shortcut })?.[0];
       if (codes) exactly(codes, () => desk.holding(this.to, shortcut, act));
     };

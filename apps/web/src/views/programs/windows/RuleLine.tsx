@@ -13,10 +13,10 @@ import { Trash2, TriangleAlert } from 'lucide-react';
 import { makeEdit, makeEdits } from '../../../app/setup/edits.ts';
 import { selectSetup } from '../../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../app/store.ts';
+import { PatternField } from '../../../editors/PatternField.tsx';
 import { ChoiceField } from '../../../pieces/ChoiceField.tsx';
 import { useSay } from '../say.ts';
 import { WORDS } from '../words.ts';
-import { PatternField } from './PatternField.tsx';
 import { ruleAt } from './ruleEdits.ts';
 
 const Line = styled('li')(({ theme: { vars } }) => ({

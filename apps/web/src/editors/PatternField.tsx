@@ -3,8 +3,8 @@ import OutlinedInput from '@mui/material/OutlinedInput';
 import { compilePattern, type Pattern } from '@nimble-lever/core/setup';
 import { regexProblemWords } from '@nimble-lever/core/words';
 import { useId, useState } from 'react';
-import { ChoiceField } from '../../../pieces/ChoiceField.tsx';
-import { WORDS } from '../words.ts';
+import { ChoiceField } from '../pieces/ChoiceField.tsx';
+import { WORDS } from './words.ts';
 
 /** How a field of a window is compared; `any`: it is not asked for. */
 type Match = Pattern['match'] | 'any';
