@@ -111,10 +111,7 @@ test('steps are made by doing them, seen to fail on a slow day, mended, put on a
   await open(page, app.address, 'board');
   await cell(page, 'Key 1', 'Brindle').click();
   await page.getByRole('combobox', { name: 'Choose a command' }).fill('Wings');
-  await page
-    .getByRole('option', { name: /Wings/ })
-    .first()
-    .click();
+  await page.getByRole('option', { name: /Wings/ }).first().click();
   await page.getByRole('textbox', { name: 'Label' }).fill('Wings');
   await page.keyboard.press('Enter');
   await saved(page);
@@ -191,6 +188,9 @@ test('the score works by keys alone: chosen, moved, left out, copied to another 
   await page.keyboard.press('Control+c');
   await page.getByRole('button', { name: /^New card with the date/ }).focus();
   await page.keyboard.press('Enter');
+  await expect(page.getByRole('textbox', { name: 'Name of the macro' })).toHaveValue(
+    'New card with the date',
+  );
   await score(page).focus();
   await page.keyboard.press('End');
   await page.keyboard.press('Control+v');
@@ -241,6 +241,8 @@ test('a place and an item of a menu are taken by pointing at them; what cannot b
   await macros(page, app.address, /^Send wings to grading/);
   await choose(page, 'In front', 'Brindle');
   await step(page, /^Step 3\.1, click/).click();
+  // Where it is now is marked in the window.
+  await expect(page.locator('[data-place-mark]')).toBeVisible();
   await page.getByRole('button', { name: 'Point at it…' }).click();
   await page.getByRole('button', { name: 'wing, right', exact: true }).click();
   await expect(

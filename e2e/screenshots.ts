@@ -79,18 +79,6 @@ test('Rehearse with a radial menu', async ({ app, page }) => {
   await page.screenshot({ path: path.join(FOLDER, 'radial-dark.png') });
 });
 
-test('Keys on screen', async ({ app, page }) => {
-  await page.emulateMedia({ colorScheme: 'light' });
-  await open(page, app.address, 'board');
-  await cell(page, 'Turn clockwise', 'Larkframe').click();
-  await page.getByRole('button', { name: 'Put it together from keys on screen' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Keys on screen' });
-  await dialog.getByRole('button', { name: 'Alt', exact: true }).click();
-  await dialog.getByRole('button', { name: 'Tab', exact: true }).click();
-  await page.waitForTimeout(400);
-  await page.screenshot({ path: path.join(FOLDER, 'keys-light.png') });
-});
-
 test('Programs', async ({ app, page }) => {
   await page.emulateMedia({ colorScheme: 'light' });
   await open(page, app.address, 'programs');
@@ -175,21 +163,6 @@ test('Compare', async ({ app, page }) => {
   await page.screenshot({ path: path.join(FOLDER, 'compare-light.png') });
 });
 
-test('A list of commands', async ({ app, page }) => {
-  await page.emulateMedia({ colorScheme: 'dark' });
-  await open(page, app.address, 'programs');
-  await page.getByRole('button', { name: 'Paste a list…' }).click();
-  const dialog = page.getByRole('dialog');
-  await dialog
-    .getByRole('textbox', { name: 'The list' })
-    .fill(
-      'Command\tShortcut\tMenu\nPlay or stop\tShift+Space\tTime\nOnion skin\tO\tView\nWave the wing\tF9\tTime\nZoom in\tCtrl+=\tView\nSelect all\tCtrl+A\tEdit\nRest\tGrtl+R\tTime\nSave\tCtrl+S\tFile\nBlink\t\tTime\n',
-    );
-  await dialog.getByRole('status').waitFor();
-  await page.waitForTimeout(400);
-  await page.screenshot({ path: path.join(FOLDER, 'import-dark.png') });
-});
-
 test('Settings', async ({ app, page }) => {
   await page.emulateMedia({ colorScheme: 'dark' });
   await open(page, app.address, 'settings');
@@ -223,4 +196,34 @@ test('Devices lent to a desk', async ({ app, page, browser }) => {
   await laptop.waitForTimeout(800);
   await laptop.screenshot({ path: path.join(FOLDER, 'lend-light.png') });
   await context.close();
+});
+
+test('Macros, tried', async ({ app, page }) => {
+  await page.emulateMedia({ colorScheme: 'light' });
+  await open(page, app.address, 'macros');
+  await page.getByRole('button', { name: /^Send wings to grading/ }).click();
+  await page.getByRole('button', { name: 'Try it', exact: true }).click();
+  await page.getByRole('status', { name: 'Trying' }).getByText('Done').waitFor();
+  await page.getByRole('option', { name: /menu: Window/ }).click();
+  await page.waitForTimeout(300);
+  await page.screenshot({ path: path.join(FOLDER, 'macros-light.png') });
+});
+
+test('Macros, recorded', async ({ app, page }) => {
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await open(page, app.address, 'macros');
+  await page.getByRole('combobox', { name: 'In front' }).click();
+  await page.getByRole('option', { name: 'Brindle' }).click();
+  await page.getByRole('button', { name: 'Record by doing' }).click();
+  await page.getByRole('button', { name: 'wing, left', exact: true }).click();
+  await page.keyboard.press('Control+a');
+  await page.getByRole('button', { name: 'Output of neck' }).click({ modifiers: ['Alt'] });
+  await page.getByText('Output of 5 layers').waitFor();
+  await page.keyboard.type('wings');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Menu Window of Brindle' }).click();
+  await page.getByRole('menuitem', { name: /^Colours/ }).click();
+  await page.keyboard.press('ArrowDown');
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: path.join(FOLDER, 'recording-dark.png') });
 });

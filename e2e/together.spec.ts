@@ -154,7 +154,7 @@ test('a part that cannot be read is shown and removed; everything else works; th
   quietPage: page,
 }) => {
   await app.query(
-    `UPDATE macros SET body = '{"id":"hold-a-frame","name":"Hold a frame","steps":[{"kind":"wait"}]}'`,
+    `UPDATE macros SET body = '{"id":"hold-a-frame","name":"Hold a frame","steps":[{"kind":"wait"}]}' WHERE id = 'hold-a-frame'`,
   );
   await app.kill();
   await app.restart();

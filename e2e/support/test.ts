@@ -42,7 +42,16 @@ export function control(page: Page, device: string, name: string): Locator {
 export async function open(
   page: Page,
   address: string,
-  view: 'board' | 'macros' | 'rig' | 'programs' | 'panels' | `panels?${string}` | 'rehearse' | 'settings' | 'add-device',
+  view:
+    | 'board'
+    | 'macros'
+    | 'rig'
+    | 'programs'
+    | 'panels'
+    | `panels?${string}`
+    | 'rehearse'
+    | 'settings'
+    | 'add-device',
 ): Promise<void> {
   await page.goto(`${address}/${view}`);
   await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();

@@ -10,7 +10,16 @@ import {
 import type { Chords, NoKey } from '../keys/layouts/index.ts';
 import { indexRules, profileChain, type RuleIndex } from '../resolve/index.ts';
 import type { Result } from '../result.ts';
-import { type Command, EVERYWHERE, type Profile, type Program, type Setup, slotIn } from '../setup/index.ts';
+import {
+  type Command,
+  EVERYWHERE,
+  everyStep,
+  type Macro,
+  type Profile,
+  type Program,
+  type Setup,
+  slotIn,
+} from '../setup/index.ts';
 import { plainly, sendingOf } from './compileEffect.ts';
 import { type CompiledMacro, compileMacro } from './compileMacro.ts';
 import { type CompiledMenu, compileMenu } from './compileMenu.ts';
@@ -140,7 +149,7 @@ export function compile(
     settings: new Map(setup.devices.map(({ id, settings }) => [id, settings])),
     phrases: previous && devicesSame ? previous.phrases : phrasesOf(controls),
     profiles,
-    macros: macrosSame ? previous.macros : byId(setup.macros, (macro) => compileMacro(setup, macro)),
+    macros: macrosSame ? previous.macros : byId(setup.macros, macrosOf(setup, previous)),
     menus: menusSame ? previous.menus : byId(setup.radialMenus, (menu) => compileMenu(setup, menu)),
     pages: previous?.pages.source === setup.pages ? previous.pages : compilePages(setup),
     intents: previous && before?.programs === setup.programs ? previous.intents : intentsOf(setup),
@@ -153,6 +162,16 @@ export function compile(
       onBases: new WeakMap(),
       keys: previous?.memo.keys ?? new Map(),
     },
+  };
+}
+
+/** Lays macros out; one that is the same object as before, and runs no other, is laid out already. */
+function macrosOf(setup: Setup, previous: Compiled | null | undefined): (macro: Macro) => CompiledMacro {
+  const before = new Map(previous?.setup.macros.map((macro) => [macro.id, macro]));
+  return (macro) => {
+    const isSame =
+      before.get(macro.id) === macro && everyStep(macro.steps).every(({ kind }) => kind !== 'macro');
+    return (isSame ? previous?.macros.get(macro.id) : undefined) ?? compileMacro(setup, macro);
   };
 }
 

@@ -31,6 +31,7 @@ import { type AddedKind, isAddedKind, newStepOf } from './score/newSteps.ts';
 import { Score } from './score/Score.tsx';
 import { useSelection } from './score/useSelection.ts';
 import { DeskBeside } from './trial/DeskBeside.tsx';
+import { PlaceMark } from './trial/PlaceMark.tsx';
 import { TrialLine } from './trial/TrialLine.tsx';
 import { usePicking } from './trial/usePicking.ts';
 import { isOn, useTrial } from './trial/useTrial.ts';
@@ -282,7 +283,9 @@ export function MacrosPage() {
             </div>
           )
         )}
-        <DeskBeside large={large} onLarge={setLarge} />
+        <DeskBeside large={large} onLarge={setLarge}>
+          <PlaceMark at={chosen?.kind === 'click' ? chosen.at : null} />
+        </DeskBeside>
         {macro && shown && <TrialLine setup={setup} trial={shown} rows={rows} />}
         {macro && !recording.shown && (
           <Findings
