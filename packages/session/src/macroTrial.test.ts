@@ -104,7 +104,7 @@ test('a window that comes is told with how long it took, and what brought it up'
   clock.advanceTo(500);
   expect(trial.state.status).toBe('ended');
   expect(trial.state.waits.get('step-2')).toEqual({ how: 'came', ms: 410 });
-  expect(trial.state.opened.get('step-1')).toEqual(window('brindle'));
+  expect([...trial.state.opened]).toEqual([['step-1', window('brindle')]]);
 });
 
 test('a window that is long in coming is what the step that asked for it opens, and no later one', () => {

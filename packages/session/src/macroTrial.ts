@@ -4,6 +4,7 @@ import {
   type Keyboards,
   nextDeadline,
   type Stroke,
+  sends,
 } from '@nimble-lever/core/engine';
 import { TRIAL, trialSetup } from '@nimble-lever/core/macros';
 import type { FrontWindow } from '@nimble-lever/core/resolve';
@@ -163,10 +164,11 @@ export class MacroTrial {
     this.#look();
   }
 
-  /** The step that was done last by now. */
+  /** The step that sent something last by now. */
   #done(): string | null {
     const running = this.#session.state.running[this.#parts.macro];
-    return running?.as.acts[running.next - 1]?.step ?? null;
+    const done = running?.as.acts.slice(0, running.next).findLast(({ act }) => sends(act));
+    return done?.step ?? null;
   }
 
   /** Where it is now. */

@@ -169,7 +169,7 @@ export type Outcome =
       readonly stepDegrees: number;
     }
   | {
-      /** A macro went on; the step is the last it did, null where it did none. */
+      /** A macro went on; the step is the last that sent something, null where none did. */
       readonly kind: 'macro';
       readonly macro: string;
       readonly step: string | null;

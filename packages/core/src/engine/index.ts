@@ -1,4 +1,5 @@
 export { type Compiled, compile, controlAt, controlKey } from './compile.ts';
+export { sends } from './compileMacro.ts';
 export { nextDeadline } from './deadlines.ts';
 export { profileAt } from './destination.ts';
 export { wheelModeNow } from './deviceModes.ts';

@@ -80,7 +80,7 @@ function begun(
   return running;
 }
 
-/** Does every act of a running macro that is due by now, then sets when it goes on; or ends it. Gives the last step it did. */
+/** Does every act of a running macro that is due by now, then sets when it goes on; or ends it. Gives the last step that sent something. */
 export function goOn(context: StepContext, id: string): string | null {
   let step: string | null = null;
   for (let running = context.state.running[id]; running; running = context.state.running[id]) {
@@ -92,7 +92,7 @@ export function goOn(context: StepContext, id: string): string | null {
     }
     if (next) {
       doNext(context, running, next, at);
-      step = next.step;
+      if (sends(next.act)) step = next.step;
     } else if (running.left === null || running.left > 0) {
       setRunning(context, { ...running, round: at, at, left: running.left && running.left - 1, next: 0 });
     } else {

@@ -164,7 +164,7 @@ function opening(
 ): readonly MacroFinding[] {
   const [next] = rest;
   // A wait for a window right behind it is what is asked for; without anything behind it nothing can come too early.
-  if (!next || next.kind === 'until') return [];
+  if (!next || next.kind === 'until' || step.kind === 'until') return [];
   const { id } = step;
   if (step.kind === 'focus') {
     const program = setup.programs.find((each) => each.id === step.program);

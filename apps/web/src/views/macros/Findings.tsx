@@ -10,8 +10,8 @@ import type { ScoreRow } from './rows.ts';
 import { WORDS } from './words.ts';
 
 const Box = styled('section')(({ theme: { vars } }) => ({
-  flex: 'none',
-  maxHeight: '32%',
+  flex: '0 1 auto',
+  minHeight: 72,
   overflow: 'auto',
   padding: '10px 14px 12px',
   fontSize: 12,

@@ -54,8 +54,8 @@ const Layout = styled('div')(({ theme: { vars } }) => ({
     borderLeft: `1px solid ${vars?.palette.divider}`,
   },
   '& .fields': {
-    flex: 'none',
-    maxHeight: '46%',
+    flex: '0 1 auto',
+    minHeight: 120,
     overflow: 'auto',
     padding: '12px 14px',
     borderBottom: `1px solid ${vars?.palette.divider}`,

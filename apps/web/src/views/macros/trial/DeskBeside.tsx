@@ -12,8 +12,7 @@ import { useDesk } from '../../../practice/useDesk.ts';
 import { WORDS } from '../words.ts';
 
 const Box = styled('section')(({ theme: { vars } }) => ({
-  flex: 1,
-  minHeight: 160,
+  flex: '1 0 250px',
   display: 'flex',
   flexDirection: 'column',
   backgroundColor: vars?.palette.tokens.desk,
@@ -61,7 +60,7 @@ export function DeskBeside({ large, onLarge, children }: Props) {
       <div className="bar">
         <ChoiceField
           label={WORDS.bring}
-          value={front && !front.isDialog ? front.id : ''}
+          value={front?.executable ?? ''}
           options={DESK_WINDOWS.filter(({ isDialog }) => !isDialog).map(({ id, name }) => [
             id as string,
             name,
