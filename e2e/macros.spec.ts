@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { show } from './support/board.ts';
 import {
   cell,
   control,
@@ -208,6 +209,103 @@ test('the score works by keys alone: chosen, moved, left out, copied to another 
   await page.keyboard.type('250');
   await page.keyboard.press('Enter');
   await expect(step(page, /^Step 6, wait: 250 ms/)).toBeVisible();
+});
+
+test('a macro runs while it is held, until it is pressed again, and once for each press that waits', async ({
+  app,
+  quietPage: page,
+}) => {
+  await macros(page, app.address);
+  await choose(page, 'In front', 'Larkframe');
+  await page.getByRole('button', { name: 'New macro' }).click();
+  await page.getByRole('button', { name: 'Keys', exact: true }).click();
+  // It listens at once.
+  await page.keyboard.press('ArrowRight');
+  await expect(step(page, /^Step 1, keys: ArrowRight/)).toBeVisible();
+  await page.getByRole('button', { name: 'Stop', exact: true }).click();
+  await page.getByRole('button', { name: 'Wait', exact: true }).click();
+  await page.getByRole('textbox', { name: 'Milliseconds, ms' }).fill('250');
+  await page.keyboard.press('Enter');
+  const runs = async (how: string) => {
+    await page.getByRole('button', { name: /^Runs/ }).click();
+    await choose(page, 'How it runs', how);
+    await page.keyboard.press('Escape');
+    await saved(page);
+  };
+  await runs('Runs while held');
+  await open(page, app.address, 'board');
+  await cell(page, 'Key 6', 'Larkframe').click();
+  await page.getByRole('combobox', { name: 'Choose a command' }).fill('New macro');
+  await page
+    .getByRole('option', { name: /New macro/ })
+    .first()
+    .click();
+  await saved(page);
+
+  const key = control(page, 'Twelve pad', 'Key 6,');
+  const frame = (number: number) => page.getByText(`Frame ${number} of 7`);
+  const rehearse = async () => {
+    await open(page, app.address, 'rehearse');
+    await rehearsing(page);
+    await expect(frame(4)).toBeVisible();
+  };
+  /** It ended: half a second later nothing more has come. */
+  const restsAt = async (number: number) => {
+    await expect(frame(number)).toBeVisible();
+    await page.waitForTimeout(600);
+    await expect(frame(number)).toBeVisible();
+  };
+  await rehearse();
+  await key.hover();
+  await page.mouse.down();
+  await expect(frame(6)).toBeVisible();
+  await page.mouse.up();
+  const shown = Number(
+    /Frame (\d) of 7/.exec((await page.getByText(/^Frame \d of 7/).textContent()) ?? '')?.[1],
+  );
+  expect(shown).toBeGreaterThanOrEqual(6);
+  await restsAt(shown);
+
+  await macros(page, app.address, /^New macro/);
+  await runs('Runs until pressed again');
+  await rehearse();
+  await key.click();
+  await expect(frame(6)).toBeVisible();
+  await key.click();
+  await expect(page.getByText('New macro has ended.').first()).toBeVisible();
+
+  await macros(page, app.address, /^New macro/);
+  await page.getByRole('button', { name: /^Runs/ }).click();
+  await choose(page, 'How it runs', 'Runs once');
+  await choose(page, 'Pressed again while it runs', 'Pressed again: comes after');
+  await page.keyboard.press('Escape');
+  await saved(page);
+  await rehearse();
+  await key.click();
+  await key.click();
+  await key.click();
+  await restsAt(7);
+});
+
+test('a modifier that another device holds is lifted round the steps, and put back', async ({
+  app,
+  quietPage: page,
+}) => {
+  await open(page, app.address, 'rehearse');
+  await rehearsing(page);
+  await show(page, 'Three pedals');
+  await show(page, 'Shuttle');
+  await control(page, 'Three pedals', 'Left').hover();
+  await page.mouse.down();
+  const held = page.getByRole('region', { name: 'Held now' });
+  await expect(held).toContainText('Shift');
+  // Hold a frame: D twice, and one frame on. With Shift they would be nothing.
+  await control(page, 'Shuttle', 'Key 9').focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByText('Frame 7 of 9')).toBeVisible();
+  await expect(held).toContainText('Shift');
+  await page.mouse.up();
+  await expect(held).toContainText('Nothing');
 });
 
 test('two pages change the same macro at once, and both changes are kept', async ({

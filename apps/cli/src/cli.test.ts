@@ -2,8 +2,8 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { jsonSchemas } from '@nimble-lever/core/formats';
-import { demoSetup } from '@nimble-lever/core/setup';
+import { jsonSchemas, writeSetupDocument } from '@nimble-lever/core/formats';
+import { demoSetup, newMacro, numberSteps } from '@nimble-lever/core/setup';
 import { Refused } from './files.ts';
 import { run } from './run.ts';
 
@@ -84,6 +84,35 @@ test('check tells a sound set-up', () => {
   expect(lever('check', setup)).toBe(
     'Saltmarsh Paper Theatre: sound (8 devices, 7 programs, 161 bindings).\n',
   );
+});
+
+test('check tells what is worth a look in macros, by the step it is about', () => {
+  const demo = demoSetup();
+  demo.macros.push(
+    newMacro({
+      id: 'tried',
+      name: 'Tried',
+      program: 'brindle',
+      steps: numberSteps([
+        {
+          kind: 'repeat',
+          times: 2,
+          steps: [
+            { kind: 'shortcut', shortcut: 'F7' },
+            { kind: 'wait', ms: 20_000 },
+          ],
+        },
+      ]),
+    }),
+  );
+  const made = mkdtempSync(path.join(tmpdir(), 'lever-'));
+  const file = path.join(made, 'macros.json');
+  writeFileSync(file, writeSetupDocument(demo));
+  expect(lever('check', file).split('\n').slice(1, -1)).toEqual([
+    expect.stringMatching(/^ {2}Macro “Tried”, step 1\.1: It may open a window, and nothing waits for that/),
+    expect.stringMatching(/^ {2}Macro “Tried”, step 1\.2: It waits for 20 s/),
+  ]);
+  rmSync(made, { recursive: true });
 });
 
 test('device prints the controls of a descriptor and what its reports say', () => {

@@ -25,6 +25,7 @@ export {
   withNewIds,
   wrapSteps,
 } from './stepEdits.ts';
+export { stepNumbers } from './stepNumbers.ts';
 export {
   brokenFields,
   FIELD_KINDS,

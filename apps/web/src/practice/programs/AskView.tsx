@@ -31,6 +31,20 @@ const Body = styled('div')(({ theme: { vars, typography } }) => ({
   '& li': { display: 'flex', alignItems: 'center', gap: 8, padding: '3px 8px', borderRadius: 6 },
   '& li[aria-current=true]': { outline: `2px solid ${vars?.palette.text.primary}` },
   '& i': { width: 14, height: 14, borderRadius: 4, flex: 'none' },
+  '& .fine': {
+    flex: 'none',
+    height: 8,
+    borderRadius: 4,
+    backgroundColor: vars?.palette.tokens.sunk,
+    overflow: 'hidden',
+  },
+  '& .fine i': {
+    width: 'auto',
+    height: '100%',
+    display: 'block',
+    borderRadius: 0,
+    backgroundColor: vars?.palette.tokens.accent,
+  },
   '& .buttons': { display: 'flex', flexWrap: 'wrap', gap: 6 },
   '& button': {
     height: 28,
@@ -44,10 +58,17 @@ const Body = styled('div')(({ theme: { vars, typography } }) => ({
   },
 }));
 
+interface Props {
+  readonly id: PracticeProgram;
+  /** Whether every command has a button, and not only what answers. */
+  readonly all?: boolean;
+  readonly children: ReactNode;
+}
+
 /** A window in which a program asks something, with a button for each thing that can be answered. */
-function Asking({ id, children }: { readonly id: PracticeProgram; readonly children: ReactNode }) {
+export function Asking({ id, all = false, children }: Props) {
   const dispatch = useAppDispatch();
-  const buttons = standInOf(id).commands.filter(({ closes }) => closes);
+  const buttons = standInOf(id).commands.filter(({ closes }) => all || closes);
   return (
     <Body>
       {children}

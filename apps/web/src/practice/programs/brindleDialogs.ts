@@ -1,9 +1,9 @@
+import { leave, type Naming, namingCommands, typedName } from './asking.ts';
 import { type BrindleState, layersColoured, outputNamed, PAINT_NAMES } from './brindle.ts';
 import { type Running, type StandIn, within } from './standIn.ts';
 
 /** What the layers that were asked about are to be called. */
-export interface OutputState extends Running {
-  readonly name: string;
+export interface OutputState extends Naming {
   /** The name that was given last. */
   readonly given: string;
 }
@@ -12,14 +12,11 @@ export interface ColoursState extends Running {
   readonly at: number;
 }
 
-/** The longest name: characters. */
-const LONGEST = 40;
-
 /** Brindle asks what layers are called where they are graded. */
 export const OUTPUT_DIALOG: StandIn<OutputState> = {
   initial: { name: '', given: '', lastCommand: null },
   keysBy: 'character',
-  text: (state, text) => ({ ...state, name: (state.name + text).slice(0, LONGEST) }),
+  text: typedName,
   commands: [
     {
       shortcut: 'Enter',
@@ -29,19 +26,7 @@ export const OUTPUT_DIALOG: StandIn<OutputState> = {
       hands: { to: 'brindle', change: ({ given }, other: BrindleState) => outputNamed(other, given) },
       closes: true,
     },
-    {
-      shortcut: 'Backspace',
-      name: 'Take back a letter',
-      run: (state) => ({ ...state, name: state.name.slice(0, -1) }),
-      said: ({ name }) => `“${name}”`,
-    },
-    {
-      shortcut: 'Escape',
-      name: 'Leave',
-      run: (state) => ({ ...state, name: '' }),
-      said: () => 'Nothing was changed.',
-      closes: true,
-    },
+    ...namingCommands<OutputState>('Nothing was changed.'),
   ],
 };
 
@@ -65,12 +50,6 @@ export const COLOURS_DIALOG: StandIn<ColoursState> = {
       hands: { to: 'brindle', change: ({ at }, other: BrindleState) => layersColoured(other, at) },
       closes: true,
     },
-    {
-      shortcut: 'Escape',
-      name: 'Leave',
-      run: (state) => state,
-      said: () => 'Nothing was changed.',
-      closes: true,
-    },
+    leave('Nothing was changed.'),
   ],
 };

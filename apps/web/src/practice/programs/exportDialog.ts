@@ -1,20 +1,17 @@
+import { type Naming, namingCommands, typedName } from './asking.ts';
 import type { LarkframeState } from './larkframe.ts';
-import type { Running, StandIn } from './standIn.ts';
+import type { StandIn } from './standIn.ts';
 
 /** What the film that is written is called. */
-export interface ExportState extends Running {
-  readonly name: string;
+export interface ExportState extends Naming {
   readonly written: readonly string[];
 }
-
-/** The longest name: characters. */
-const LONGEST = 40;
 
 /** Larkframe asks what the film is to be called. */
 export const EXPORT_DIALOG: StandIn<ExportState> = {
   initial: { name: '', written: [], lastCommand: null },
   keysBy: 'character',
-  text: (state, text) => ({ ...state, name: (state.name + text).slice(0, LONGEST) }),
+  text: typedName,
   commands: [
     {
       shortcut: 'Enter',
@@ -27,18 +24,6 @@ export const EXPORT_DIALOG: StandIn<ExportState> = {
       },
       closes: true,
     },
-    {
-      shortcut: 'Backspace',
-      name: 'Take back a letter',
-      run: (state) => ({ ...state, name: state.name.slice(0, -1) }),
-      said: ({ name }) => `“${name}”`,
-    },
-    {
-      shortcut: 'Escape',
-      name: 'Leave',
-      run: (state) => ({ ...state, name: '' }),
-      said: () => 'Nothing is written.',
-      closes: true,
-    },
+    ...namingCommands<ExportState>('Nothing is written.'),
   ],
 };

@@ -1,3 +1,4 @@
+import { leave } from './asking.ts';
 import { type Running, type StandIn, within } from './standIn.ts';
 import { hueOf, type TallowState } from './tallow.ts';
 
@@ -29,12 +30,6 @@ export const WHEEL_DIALOG: StandIn<WheelColourState> = {
       hands: { to: 'tallow', change: ({ hue }, other: TallowState) => hueOf(other, hue) },
       closes: true,
     },
-    {
-      shortcut: 'Escape',
-      name: 'Leave',
-      run: (state) => state,
-      said: () => 'Nothing was changed.',
-      closes: true,
-    },
+    leave('Nothing was changed.'),
   ],
 };

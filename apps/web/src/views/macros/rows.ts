@@ -1,3 +1,4 @@
+import { stepNumbers } from '@nimble-lever/core/macros';
 import { isBlock, type Macro, type MacroStep } from '@nimble-lever/core/setup';
 
 /** A step as the score draws it. */
@@ -15,18 +16,17 @@ export interface ScoreRow {
 
 /** The steps of a macro from the top down, those inside others indented. */
 export function rowsOf(macro: Macro): readonly ScoreRow[] {
+  const numbers = stepNumbers(macro.steps);
   const walk = (
     steps: readonly MacroStep[],
     depth: number,
-    prefix: string,
     block: string | null,
     skipped: boolean,
   ): readonly ScoreRow[] =>
-    steps.flatMap((step, i) => {
-      const number = `${prefix}${i + 1}`;
+    steps.flatMap((step) => {
       const out = skipped || step.skipped;
-      const row: ScoreRow = { step, depth, number, block, skipped: out };
-      return isBlock(step) ? [row, ...walk(step.steps, depth + 1, `${number}.`, step.id, out)] : [row];
+      const row: ScoreRow = { step, depth, number: numbers.get(step.id) ?? '', block, skipped: out };
+      return isBlock(step) ? [row, ...walk(step.steps, depth + 1, step.id, out)] : [row];
     });
-  return walk(macro.steps, 0, '', null, false);
+  return walk(macro.steps, 0, null, false);
 }

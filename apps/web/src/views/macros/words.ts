@@ -126,6 +126,7 @@ export const WORDS = {
   pathHint: 'Window › Colours',
   pickMenu: 'Pick it in the program…',
   pickPlace: 'Point at it…',
+  axes: { x: 'across', y: 'down' },
   picking: 'Click where it is to be. Escape leaves.',
   launch: 'Start it where it does not run',
   layerOn: 'The layer goes',

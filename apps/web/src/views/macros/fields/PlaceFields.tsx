@@ -1,5 +1,6 @@
 import Button from '@mui/material/Button';
 import { CORNERS, type MacroStep, type Place } from '@nimble-lever/core/setup';
+import { Fragment } from 'react';
 import { HeldKeys } from '../../../editors/HeldKeys.tsx';
 import { WORDS as EDITOR_WORDS } from '../../../editors/words.ts';
 import { ChoiceField } from '../../../pieces/ChoiceField.tsx';
@@ -57,14 +58,16 @@ export function ClickFields({ step, picking, onPick, onChange }: Props) {
       {at && (
         <div className="line">
           {(['x', 'y'] as const).map((axis) => (
-            <NumberField
-              key={axis}
-              label={axis === 'x' ? EDITOR_WORDS.across : EDITOR_WORDS.downwards}
-              value={at[axis]}
-              min={-20_000}
-              max={20_000}
-              onChange={(value) => onChange({ at: { ...at, [axis]: value } })}
-            />
+            <Fragment key={axis}>
+              <span aria-hidden>{WORDS.axes[axis]}</span>
+              <NumberField
+                label={axis === 'x' ? EDITOR_WORDS.across : EDITOR_WORDS.downwards}
+                value={at[axis]}
+                min={-20_000}
+                max={20_000}
+                onChange={(value) => onChange({ at: { ...at, [axis]: value } })}
+              />
+            </Fragment>
           ))}
         </div>
       )}

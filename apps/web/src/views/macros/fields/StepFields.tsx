@@ -1,14 +1,11 @@
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import OutlinedInput from '@mui/material/OutlinedInput';
 import { styled } from '@mui/material/styles';
 import { KEY_TABLE, legendOf } from '@nimble-lever/core/keys';
-import { FIELD_KINDS, USUAL_FIELDS } from '@nimble-lever/core/macros';
 import { BASE_LAYER, type Macro, type MacroStep, MOST_STEPS, type Setup } from '@nimble-lever/core/setup';
-import { menuText, STEP_KINDS } from '@nimble-lever/core/words';
-import { useContext, useRef } from 'react';
-import { useDraft } from '../../../app/useDraft.ts';
+import { STEP_KINDS } from '@nimble-lever/core/words';
+import { useContext } from 'react';
 import { HeldKeys } from '../../../editors/HeldKeys.tsx';
 import { ChoiceField } from '../../../pieces/ChoiceField.tsx';
 import { KeyboardContext } from '../../../pieces/keyboard.ts';
@@ -16,6 +13,7 @@ import { NumberField } from '../../../pieces/NumberField.tsx';
 import { WORDS } from '../words.ts';
 import { KeysField } from './KeysField.tsx';
 import { ClickFields } from './PlaceFields.tsx';
+import { NoteField, PathField, TextField } from './TextFields.tsx';
 import { UntilFields } from './UntilFields.tsx';
 
 const Box = styled('div')(({ theme: { vars } }) => ({
@@ -252,83 +250,4 @@ function KindFields({ setup, macro, step, isNew, picking, onPick, onChange }: Pr
         </div>
       );
   }
-}
-
-/** Text of one line or several; Enter with Shift is a new line. */
-function TextField({ text, onChange }: { readonly text: string; readonly onChange: (text: string) => void }) {
-  const draft = useDraft(text, (typed) => typed !== '' && onChange(typed));
-  const input = useRef<HTMLTextAreaElement>(null);
-  // Where the caret is, in place of what is selected.
-  const insert = (field: string) => {
-    const { selectionStart, selectionEnd, value } = input.current ?? {
-      selectionStart: 0,
-      selectionEnd: 0,
-      value: text,
-    };
-    onChange(`${value.slice(0, selectionStart)}${field}${value.slice(selectionEnd)}`);
-  };
-  return (
-    <>
-      <OutlinedInput
-        {...draft}
-        inputRef={input}
-        multiline
-        maxRows={5}
-        fullWidth
-        error={draft.value === ''}
-        inputProps={{ 'aria-label': WORDS.addKinds.text, maxLength: 2000, spellCheck: false }}
-      />
-      <div className="line">
-        <span>{WORDS.insert}</span>
-        {FIELD_KINDS.map((kind) => (
-          <Button key={kind} title={USUAL_FIELDS[kind]} onClick={() => insert(USUAL_FIELDS[kind])}>
-            {WORDS.fieldKinds[kind]}
-          </Button>
-        ))}
-      </div>
-    </>
-  );
-}
-
-/** The words from a menu down to its item. */
-function PathField({
-  path,
-  onChange,
-}: {
-  readonly path: readonly string[];
-  readonly onChange: (path: readonly string[]) => void;
-}) {
-  const read = (text: string) => text.split('›').map((word) => word.trim());
-  const draft = useDraft(menuText(path), (text) => {
-    const words = read(text);
-    if (words.every((word) => word !== '')) onChange(words);
-  });
-  return (
-    <OutlinedInput
-      {...draft}
-      fullWidth
-      error={read(draft.value).some((word) => word === '')}
-      placeholder={WORDS.pathHint}
-      inputProps={{ 'aria-label': WORDS.path, title: WORDS.path, maxLength: 400, spellCheck: false }}
-    />
-  );
-}
-
-/** Why the step is there. */
-function NoteField({
-  note,
-  onChange,
-}: {
-  readonly note: string | null;
-  readonly onChange: (note: string | null) => void;
-}) {
-  const draft = useDraft(note ?? '', (text) => onChange(text.trim() === '' ? null : text.trim()));
-  return (
-    <OutlinedInput
-      {...draft}
-      fullWidth
-      placeholder={WORDS.noteHint}
-      inputProps={{ 'aria-label': WORDS.note, maxLength: 300 }}
-    />
-  );
 }

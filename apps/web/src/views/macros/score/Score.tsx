@@ -26,88 +26,14 @@ import { newStepId, removeMacroSteps, toggleSkipped } from '../macroEdits.ts';
 import type { ScoreRow } from '../rows.ts';
 import { timeBetween, timeShown } from '../times.ts';
 import { WORDS } from '../words.ts';
+import { INDENT, ROW, ScoreList } from './ScoreList.tsx';
 import { StepLine } from './StepLine.tsx';
 import { copiedSteps, pastedSteps } from './stepClipboard.ts';
 import type { Selection } from './useSelection.ts';
 
-/** Of a step with the gap below it, and how far the steps of a block are indented: pixels. */
-const ROW = 40;
-const INDENT = 26;
 /** What a step that is dragged is called while it is on its way. */
 export const DRAGGED_STEPS = 'application/x-nimble-lever-steps';
 export const DRAGGED_KIND = 'application/x-nimble-lever-step-kind';
-
-const List = styled('div')(({ theme: { vars, typography } }) => ({
-  flex: 1,
-  minHeight: 0,
-  overflow: 'auto',
-  padding: '10px 0 24px',
-  '&:focus-visible': { outlineOffset: -3 },
-  '& .all': { position: 'relative' },
-  '& .row': {
-    position: 'absolute',
-    left: 0,
-    right: 16,
-    height: ROW,
-    display: 'flex',
-    alignItems: 'center',
-    cursor: 'default',
-    userSelect: 'none',
-  },
-  '& time': {
-    flex: 'none',
-    width: 82,
-    paddingRight: 10,
-    textAlign: 'right',
-    fontFamily: typography.mono,
-    fontSize: 12,
-    whiteSpace: 'nowrap',
-    color: vars?.palette.text.secondary,
-  },
-  '& .line': {
-    flex: 'none',
-    width: 28,
-    alignSelf: 'stretch',
-    position: 'relative',
-    '&::before': {
-      content: '""',
-      position: 'absolute',
-      left: 8,
-      top: 0,
-      bottom: 0,
-      borderLeft: `2px solid ${vars?.palette.divider}`,
-    },
-  },
-  '& .row[data-gap=true] .line::before': { borderLeft: `2px dashed ${vars?.palette.text.secondary}` },
-  '& .dot': {
-    position: 'absolute',
-    left: 4,
-    top: ROW / 2 - 5,
-    width: 10,
-    height: 10,
-    borderRadius: 5,
-    border: `2px solid ${vars?.palette.text.secondary}`,
-    backgroundColor: vars?.palette.tokens.background,
-  },
-  '& .row[data-done=true] .dot, & .row[data-now=true] .dot': {
-    borderColor: vars?.palette.tokens.accent,
-    backgroundColor: vars?.palette.tokens.accent,
-  },
-  '& .row[data-over=below]::after, & .row[data-over=inside]::after': {
-    content: '""',
-    position: 'absolute',
-    left: 110,
-    right: 0,
-    bottom: -1,
-    borderTop: `2px solid ${vars?.palette.tokens.accent}`,
-  },
-  '& .row[data-over=inside]::after': { left: 110 + INDENT },
-  '&[data-focused=true] .row[data-at=true] > div:last-of-type': {
-    outline: `2px solid ${vars?.palette.tokens.accent}`,
-    outlineOffset: 1,
-  },
-  '& .empty': { margin: 0, padding: '18px 24px', color: vars?.palette.text.secondary },
-}));
 
 /** A step's place in the list; the list has the keys for all of them. */
 const Row = styled('div')({});
@@ -240,7 +166,7 @@ export function Score({ macro, rows, times, selection, trial, flagged, onEdit, o
   };
   const last = rows.findLast(({ depth }) => depth === 0);
   return (
-    <List
+    <ScoreList
       ref={list}
       role={rows.length === 0 ? 'group' : 'listbox'}
       aria-label={WORDS.score}
@@ -330,6 +256,6 @@ export function Score({ macro, rows, times, selection, trial, flagged, onEdit, o
           );
         })}
       </div>
-    </List>
+    </ScoreList>
   );
 }
