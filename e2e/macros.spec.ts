@@ -31,7 +31,7 @@ async function macros(page: Page, address: string, name?: string | RegExp): Prom
 async function choose(page: Page, field: string, option: string): Promise<void> {
   await page.getByRole('combobox', { name: field, exact: true }).click();
   await page.getByRole('option', { name: option, exact: true }).click();
-  await expect(page.locator('.MuiPopover-root')).toHaveCount(0);
+  await expect(page.locator('.MuiMenu-root')).toHaveCount(0);
 }
 
 /** Tries the macro that is shown, and waits for what becomes of it. */
@@ -243,7 +243,7 @@ test('a macro runs while it is held, until it is pressed again, and once for eac
   await saved(page);
 
   const key = control(page, 'Twelve pad', 'Key 6,');
-  const frame = (number: number) => page.getByText(`Frame ${number} of 7`);
+  const frame = (number: number) => page.getByText(`Frame ${number} of 7`, { exact: true });
   const rehearse = async () => {
     await open(page, app.address, 'rehearse');
     await rehearsing(page);
@@ -260,6 +260,7 @@ test('a macro runs while it is held, until it is pressed again, and once for eac
   await page.mouse.down();
   await expect(frame(6)).toBeVisible();
   await page.mouse.up();
+  await page.waitForTimeout(600);
   const shown = Number(
     /Frame (\d) of 7/.exec((await page.getByText(/^Frame \d of 7/).textContent()) ?? '')?.[1],
   );
@@ -302,7 +303,7 @@ test('a modifier that another device holds is lifted round the steps, and put ba
   // Hold a frame: D twice, and one frame on. With Shift they would be nothing.
   await control(page, 'Shuttle', 'Key 9').focus();
   await page.keyboard.press('Space');
-  await expect(page.getByText('Frame 7 of 9')).toBeVisible();
+  await expect(page.getByText('Frame 7 of 9', { exact: true })).toBeVisible();
   await expect(held).toContainText('Shift');
   await page.mouse.up();
   await expect(held).toContainText('Nothing');

@@ -111,12 +111,7 @@ export const ROOMS = [
   ...['addDevice', 'board', 'lend', 'macros', 'panels', 'programs', 'rehearse', 'rig', 'settings'].map(
     (view) => [
       `apps/web/src/views/${view}`,
-      [
-        ROOT_FILES,
-        ...ALL_OF_CORE,
-        'packages/session/src',
-        ...web('pieces', 'app', 'practice', 'editors', 'workers'),
-      ],
+      [ROOT_FILES, ...ALL_OF_CORE, ...web('pieces', 'app', 'practice', 'editors', 'workers')],
       [...PAGE, '@tanstack', 'chart.js'],
     ],
   ),

@@ -3,7 +3,7 @@ import { type ModifierName, modifierOf } from '@nimble-lever/core/keys';
 import { keyValue } from '@nimble-lever/core/keys/layouts';
 import { filledText } from '@nimble-lever/core/macros';
 import { sentOf } from '@nimble-lever/core/words';
-import type { Carrier, Clock } from '@nimble-lever/session';
+import type { Carrier } from '@nimble-lever/session';
 import { programRan } from '../app/engine/engineSlice.ts';
 import { selectKeyboards, selectLayout } from '../app/keyboard/keyboardSlice.ts';
 import type { AppDispatch, AppThunk, RootState } from '../app/store.ts';
@@ -217,11 +217,6 @@ export function practiceDesk(dispatch: AppDispatch, getState: () => RootState): 
     },
   };
 }
-
-/** The practice desk as a carrier of its own, and its clock: for what is tried there beside the rig. */
-export const carrierOfDesk =
-  (): AppThunk<{ readonly carrier: Carrier; readonly clock: Clock }> =>
-  (dispatch, getState, { clock }) => ({ carrier: practiceDesk(dispatch, getState), clock });
 
 /** The practice desk gets the strokes from now on; the answer lets go of everything and takes it away again. */
 export const enterPracticeDesk =

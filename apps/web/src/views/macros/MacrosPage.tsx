@@ -9,6 +9,7 @@ import { makeEdits } from '../../app/setup/edits.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { DESK_WINDOWS, selectDesk } from '../../practice/deskSlice.ts';
+import { isOn } from '../../practice/startTrial.ts';
 import { Findings } from './Findings.tsx';
 import { type Picking, StepFields } from './fields/StepFields.tsx';
 import { MacroHeader } from './MacroHeader.tsx';
@@ -34,7 +35,7 @@ import { DeskBeside } from './trial/DeskBeside.tsx';
 import { PlaceMark } from './trial/PlaceMark.tsx';
 import { TrialLine } from './trial/TrialLine.tsx';
 import { usePicking } from './trial/usePicking.ts';
-import { isOn, useTrial } from './trial/useTrial.ts';
+import { useTrial } from './trial/useTrial.ts';
 import { WORDS } from './words.ts';
 
 const Layout = styled('div')(({ theme: { vars } }) => ({
@@ -91,7 +92,11 @@ export function MacrosPage() {
   const layout = useAppSelector(selectLayout);
   const active = useAppSelector((state) => selectDesk(state).active);
   const [params, setParams] = useSearchParams();
-  const macro = setup.macros.find(({ id }) => id === params.get('macro')) ?? setup.macros[0] ?? null;
+  // The address follows a moment later; what is done meanwhile is done to the macro that was chosen.
+  const [pending, setPending] = useState<string | null>(null);
+  const named = params.get('macro');
+  if (pending !== null && pending === named) setPending(null);
+  const macro = setup.macros.find(({ id }) => id === (pending ?? named)) ?? setup.macros[0] ?? null;
   const rows = useMemo(() => (macro ? rowsOf(macro) : []), [macro]);
   const selection = useSelection(macro?.id ?? '', rows);
   const trial = useTrial();
@@ -121,7 +126,10 @@ export function MacrosPage() {
     if (macro && chosen) dispatch(setStepFields(macro, chosen.id, taken));
   });
 
-  const show = (id: string) => setParams({ macro: id }, { replace: true });
+  const show = (id: string) => {
+    setPending(id);
+    setParams({ macro: id }, { replace: true });
+  };
   const front = DESK_WINDOWS.find(({ id }) => id === active);
   const program = setup.programs.find(({ id }) => id === front?.executable)?.id ?? null;
   const make = (steps: readonly BareStep[] = []) => {

@@ -1,4 +1,4 @@
-import type { TrialState } from '@nimble-lever/session/macroTrial';
+import type { TrialState } from '../../practice/startTrial.ts';
 
 /** The words of Macros. */
 export const WORDS = {

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import Papa from 'papaparse';
 import { NOTATION } from '../../keys/index.ts';
 import { applyEdit, demoSetup, newCommand, type Setup } from '../../setup/index.ts';
 import { arbitrarySetup } from '../../testing/index.ts';
@@ -151,7 +152,9 @@ test('names and notes with every sign come back from a table; none begins as a f
       if (note === '') return;
       const command = newCommand({ id: 'odd', name: 'Odd one', shortcut: '=', family: 'edit', note });
       const written = writeList(program, [command], 'csv');
-      expect(written.split('\r\n')[1]).not.toMatch(/,,[=+@-]/);
+      // As any program for tables takes it apart; the shortcut is `=` itself, and stands in a column of its own.
+      const [, cells = []] = Papa.parse<string[]>(written).data;
+      expect(cells.at(-1)).not.toMatch(/^[=+@-]/);
       const list = readList(written);
       const [line] = planWholeImport(setup, list, {
         program: program.id,

@@ -8,7 +8,6 @@ import {
 } from '@nimble-lever/core/macros';
 import { type BareStep, isBlock, type Macro } from '@nimble-lever/core/setup';
 import { STEP_KINDS, stepWords } from '@nimble-lever/core/words';
-import type { TrialState } from '@nimble-lever/session/macroTrial';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import {
   type ClipboardEvent,
@@ -22,6 +21,7 @@ import {
 import { makeEdits } from '../../../app/setup/edits.ts';
 import { selectSetup } from '../../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../app/store.ts';
+import type { TrialState } from '../../../practice/startTrial.ts';
 import { newStepId, removeMacroSteps, toggleSkipped } from '../macroEdits.ts';
 import type { ScoreRow } from '../rows.ts';
 import { timeBetween, timeShown } from '../times.ts';

@@ -8,8 +8,8 @@ import {
   stepWords,
   windowAskedWords,
 } from '@nimble-lever/core/words';
-import type { Waited } from '@nimble-lever/session/macroTrial';
 import { Keycap } from '../../../pieces/Keycap.tsx';
+import type { Waited } from '../../../practice/startTrial.ts';
 import type { ScoreRow } from '../rows.ts';
 import { WORDS } from '../words.ts';
 
