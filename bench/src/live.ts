@@ -112,7 +112,7 @@ async function openDesk(port: number): Promise<WebSocket> {
     if (remotes.take(remote, t, input) && input.kind === 'down')
       socket.send(JSON.stringify({ kind: 'done', remote, seq }));
   });
-  const desk = { id: randomUUID(), name: 'Bench', kind: 'practice' };
+  const desk = { id: randomUUID(), name: 'Bench', kind: 'practice', can: ['keys'] };
   socket.send(JSON.stringify({ kind: 'here', desk }));
   return socket;
 }

@@ -140,7 +140,7 @@ async function live(on: RunningServer) {
 
 test('a press at one server reaches a desk at another; cut off, its remotes are gone at once, and come back by themselves', async () => {
   const own = await live(other);
-  const desk = { id: randomUUID(), name: 'Studio desk', kind: 'practice' };
+  const desk = { id: randomUUID(), name: 'Studio desk', kind: 'practice', can: ['keys'] };
   own.says({ kind: 'here', desk });
   const tablet = await live(server);
   tablet.says({ kind: 'join', desk: null, name: 'Tablet', devices: ['wall-panel'] });

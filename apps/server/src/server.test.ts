@@ -4,7 +4,7 @@ import { connect } from 'node:net';
 import path from 'node:path';
 import { MOST_PICTURE_BYTES, pictureOnFace, pictureSchema } from '@nimble-lever/core/devices';
 import { readSetupDocument } from '@nimble-lever/core/formats';
-import { historySchema, storedSchema } from '@nimble-lever/core/setup';
+import { historySchema, storedSchema, WIRE_VERSION } from '@nimble-lever/core/setup';
 import { pino } from 'pino';
 import sharp from 'sharp';
 import { WebSocket } from 'ws';
@@ -118,7 +118,7 @@ test('an edit is saved, normalised, and told to open pages; its answer brings wh
   expect(JSON.stringify(saved.body)).not.toContain('inverse');
   await until(() => told.length === 2);
   expect(told).toEqual([
-    { kind: 'hello', version: 3 },
+    { kind: 'hello', version: WIRE_VERSION },
     { kind: 'edits', entries: saved.body.entries },
   ]);
   socket.close();
@@ -361,7 +361,7 @@ test('messages nobody expects are answered, and too many of them end that connec
 });
 
 test('a press of one page reaches the desk in another, which answers; a page that falls silent is missed', async () => {
-  const desk = { id: randomUUID(), name: 'Studio desk', kind: 'practice' };
+  const desk = { id: randomUUID(), name: 'Studio desk', kind: 'practice', can: ['keys'] };
   const own = await live(1205);
   own.socket.send(JSON.stringify({ kind: 'here', desk }));
   const tablet = await live(0, {}, `/api/live?setUp=${DEMO_ID}`);

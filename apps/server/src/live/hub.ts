@@ -8,6 +8,7 @@ import {
   saidSchema,
   type Taken,
 } from '@nimble-lever/core/desks';
+import { Slides } from './slides.ts';
 
 /** A connection, as the hub needs it. */
 export interface Peer {
@@ -31,8 +32,8 @@ interface DeskPeer {
   readonly since: number;
   /** It is at another server. */
   readonly isFar: boolean;
-  /** Values that wait until it takes messages in again, the newest of each control. */
-  readonly waiting: Map<string, Heard>;
+  /** Values of sliders on their way to it. */
+  readonly slides: Slides;
 }
 
 /** A peer that takes part at a desk, or would. */
@@ -63,9 +64,6 @@ export interface NearDesk {
 
 /** A desk answers all of its remotes: as much as ten of them may say. */
 const MOST_OF_DESK = 10 * MOST_MESSAGES;
-
-/** How long values wait at least when a desk does not take them in: milliseconds. */
-const FLUSH_MS = 50;
 
 /** What came of a message: taken, refused in words, or one of too many. */
 export type Outcome =
@@ -133,7 +131,7 @@ export class Hub {
       if (each.since > since) return;
       this.#endDesk(other);
     }
-    this.#desks.set(peer, { peer, desk, used, since, isFar: true, waiting: new Map() });
+    this.#desks.set(peer, { peer, desk, used, since, isFar: true, slides: new Slides(peer) });
     this.#settle(peer.setUp);
   }
 
@@ -208,7 +206,7 @@ export class Hub {
       if (other.setUp === peer.setUp && known.desk.id === desk.id) this.#endDesk(other);
     }
     const since = this.#nextUsed();
-    const own: DeskPeer = { peer, desk, used: since, since, isFar: false, waiting: new Map() };
+    const own: DeskPeer = { peer, desk, used: since, since, isFar: false, slides: new Slides(peer) };
     this.#desks.set(peer, own);
     this.watcher?.here(toNear(own));
     this.#settle(peer.setUp);
@@ -235,35 +233,12 @@ export class Hub {
     }
     own.at.used = this.#nextUsed();
     const message = { kind: 'remote-input', remote: own.remote.id, seq, t, input } as const;
-    const way = input.kind === 'position' ? (input.axis ?? '') : '';
-    const key = `${own.remote.id} ${input.device}/${input.control} ${way}`;
-    if (input.kind === 'position' && own.at.peer.isBusy()) {
-      this.#wait(own.at, key, message);
-      return TAKEN;
+    if (input.kind === 'position') own.at.slides.add(message);
+    else {
+      own.at.slides.flush(own.remote.id);
+      own.at.peer.send(message);
     }
-    // What happened before it on the same control comes before it.
-    const before = own.at.waiting.get(key);
-    own.at.waiting.delete(key);
-    if (before && input.kind !== 'position') own.at.peer.send(before);
-    own.at.peer.send(message);
     return TAKEN;
-  }
-
-  /** Only the newest value of a control is kept for a desk that is slow to take them. */
-  #wait(at: DeskPeer, key: string, message: Heard): void {
-    if (at.waiting.size === 0) setTimeout(() => this.#flush(at), FLUSH_MS).unref();
-    at.waiting.set(key, message);
-  }
-
-  #flush(at: DeskPeer): void {
-    if (!this.#desks.has(at.peer) || at.waiting.size === 0) return;
-    if (at.peer.isBusy()) {
-      setTimeout(() => this.#flush(at), FLUSH_MS).unref();
-      return;
-    }
-    const waiting = [...at.waiting.values()];
-    at.waiting.clear();
-    for (const message of waiting) at.peer.send(message);
   }
 
   /** A desk speaks only to its own remotes; one that has just gone hears nothing, and that is no mistake. */
@@ -284,6 +259,7 @@ export class Hub {
     const desk = this.#desks.get(peer);
     if (!desk) return;
     this.#desks.delete(peer);
+    desk.slides.stop();
     if (!desk.isFar) this.watcher?.away(desk.desk);
     for (const own of this.#remotes.values()) {
       if (own.at !== desk) continue;
@@ -300,6 +276,7 @@ export class Hub {
   #endRemote(peer: Peer): void {
     const own = this.#remotes.get(peer);
     this.#remotes.delete(peer);
+    own?.at?.slides.end(own.remote.id);
     own?.at?.peer.send({ kind: 'remote-left', remote: own.remote.id });
   }
 

@@ -12,7 +12,7 @@ import { BEAT_MS, OtherServers } from './otherServers.ts';
 import { MOST_NOTIFIED, readWire } from './wire.ts';
 
 const id = (n: number) => `00000000-0000-4000-8000-00000000000${n}`;
-const desk = (n: number): Desk => ({ id: id(n), name: `Desk ${n}`, kind: 'practice' });
+const desk = (n: number): Desk => ({ id: id(n), name: `Desk ${n}`, kind: 'practice', can: ['keys'] });
 const join = (wish: string | null = null): Said => ({
   kind: 'join',
   desk: wish,
@@ -251,7 +251,7 @@ test.each([
   '{',
   '{"version":2}',
   '{"version":1,"from":"x"}',
-  JSON.stringify({ version: 1, say: { kind: 'hop' } }),
+  JSON.stringify({ version: 2, say: { kind: 'hop' } }),
 ])('what is no message of this version is not heard: %j', (text) => {
   expect(readWire(text)).toBeNull();
   const { all } = servers(1);

@@ -1,7 +1,7 @@
 import { type Middleware, SHOULD_AUTOBATCH } from '@reduxjs/toolkit';
 
-/** How long those that draw may wait for what comes quietly: milliseconds. Twenty times a second is smooth enough to look at from afar. */
-export const QUIET_MS = 50;
+/** How long those that draw may wait for what comes quietly: milliseconds. Ten times a second is smooth enough to look at from afar. */
+export const QUIET_MS = 100;
 
 /**
  * For what comes a hundred times a second: it changes the state at once, and whoever draws is told of all of it together,

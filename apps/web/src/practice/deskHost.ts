@@ -1,4 +1,12 @@
-import { type ForDesk, heardSchema, isForDesk, type Remote, type Said } from '@nimble-lever/core/desks';
+import {
+  DESK_ABILITIES,
+  type Desk,
+  type ForDesk,
+  heardSchema,
+  isForDesk,
+  type Remote,
+  type Said,
+} from '@nimble-lever/core/desks';
 import { Remotes } from '@nimble-lever/session';
 import { newUuid } from '../app/newUuid.ts';
 import type { AppStore, AppThunk } from '../app/store.ts';
@@ -18,7 +26,14 @@ const KEPT = 'nimble-lever.desk';
 export const hostDesk =
   (store: Pick<AppStore, 'subscribe'>): AppThunk<() => void> =>
   (dispatch, getState, { session, clock, line, quietly }) => {
-    const remotes = new Remotes(session, clock);
+    // Where a slider is comes more often than it is drawn.
+    const remotes = new Remotes(
+      {
+        take: (event, t) =>
+          event.kind === 'position' ? quietly.do(() => session.take(event, t)) : session.take(event, t),
+      },
+      clock,
+    );
     /** What tells each remote what it was not told yet. */
     const tellers = new Map<string, () => void>();
     const say = (message: Said) => line.say(message);
@@ -50,11 +65,8 @@ export const hostDesk =
           return true;
         case 'remote-input': {
           const { remote, seq, t, input } = message;
-          // A fader's values come faster than anybody sees.
-          if (input.kind === 'position') quietly.do(() => remotes.take(remote, t, input));
           // Only of what goes down the remote shows that it was carried out.
-          else if (remotes.take(remote, t, input) && input.kind === 'down')
-            say({ kind: 'done', remote, seq });
+          if (remotes.take(remote, t, input) && input.kind === 'down') say({ kind: 'done', remote, seq });
           return true;
         }
       }
@@ -65,8 +77,7 @@ export const hostDesk =
       changed();
     };
     const end = line.use({
-      onOpen: () =>
-        say({ kind: 'here', desk: { id: ownId(), name: getState().setup.me.name, kind: 'practice' } }),
+      onOpen: () => say({ kind: 'here', desk: practiceDeskOf(getState().setup.me.name) }),
       // Whoever held something cannot be heard any more.
       onLost: letGo,
       onMessage: (json) => {
@@ -93,6 +104,11 @@ export const hostDesk =
       letGo();
     };
   };
+
+/** This tab's desk. Its programs obey all that can be sent. */
+function practiceDeskOf(name: string): Desk {
+  return { id: ownId(), name, kind: 'practice', can: [...DESK_ABILITIES] };
+}
 
 /** The id of this tab's desk. */
 function ownId(): string {

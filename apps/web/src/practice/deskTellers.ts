@@ -78,7 +78,7 @@ export function accountTeller({ id: remote }: Remote, getState: GetState, say: S
     }
     const { happenings } = getState().engine;
     const news = happenings.map(({ explanation }) => explanation).filter((each) => each.seq > seq);
-    seq = news[0]?.seq ?? seq;
+    seq = news.reduce((last, each) => Math.max(last, each.seq), seq);
     const told = news.filter(isWorthTelling).slice(0, MOST_LINES).toReversed();
     if (told.length === 0) return;
     const setup = selectSetup(getState());

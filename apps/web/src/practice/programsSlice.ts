@@ -1,4 +1,4 @@
-import { createSlice, type PayloadAction, type WithSlice } from '@reduxjs/toolkit';
+import { createAction, type UnknownAction } from '@reduxjs/toolkit';
 import { rootReducer, useAppSelector } from '../app/store.ts';
 import { type PracticeProgram, type ProgramStates, STAND_INS, standInOf } from './programs/standIns.ts';
 
@@ -43,34 +43,31 @@ const initialState = Object.fromEntries(
   Object.entries(STAND_INS).map(([id, { initial }]) => [id, initial]),
 ) as unknown as ProgramStates;
 
-const slice = createSlice({
-  name: 'programs',
-  initialState,
-  reducers: {
-    /** A program's own state after something was done in it. */
-    programChanged(
-      state,
-      { payload }: PayloadAction<{ program: PracticeProgram; state: ProgramStates[PracticeProgram] }>,
-    ): ProgramStates {
-      return { ...state, [payload.program]: payload.state };
-    },
-    /** All programs after a command, which may have changed more than its own. */
-    programsChanged(_state, { payload }: PayloadAction<ProgramStates>): ProgramStates {
-      return payload;
-    },
-  },
-});
+/** A program's own state after something was done in it. */
+export const programChanged = createAction<{
+  program: PracticeProgram;
+  state: ProgramStates[PracticeProgram];
+}>('programs/changed');
+/** All programs after a command, which may have changed more than its own. */
+export const programsChanged = createAction<ProgramStates>('programs/allChanged');
 
-export const { programChanged, programsChanged } = slice.actions;
-/** The practice programs' part of the store. */
-export const programsReducer = slice.reducer;
+/** The practice programs' part of the store. Written without drafts, as control messages come fast. */
+export function programsReducer(state: ProgramStates = initialState, action: UnknownAction): ProgramStates {
+  if (programChanged.match(action)) return { ...state, [action.payload.program]: action.payload.state };
+  if (programsChanged.match(action)) return action.payload;
+  return state;
+}
 
 declare module '../app/store.ts' {
-  interface LazyLoadedSlices extends WithSlice<typeof slice> {}
+  interface LazyLoadedSlices {
+    programs: ProgramStates;
+  }
 }
 
 /** What is in the practice programs. They come with the desk, so that the first view need not carry them. */
-export const { selectSlice: selectPrograms } = slice.injectInto(rootReducer);
+export const selectPrograms = rootReducer
+  .inject({ reducerPath: 'programs' as const, reducer: programsReducer })
+  .selector((state) => state.programs);
 
 /** Part of what is in the practice programs, for a view of one. */
 export function usePrograms<Part>(select: (programs: ProgramStates) => Part): Part {

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { compile, INITIAL_STATE } from '../engine/index.ts';
 import { demoSetup } from '../setup/index.ts';
 import { arbitraryScenario, runAll } from '../testing/index.ts';
+import { cannotDo, DESK_ABILITIES } from './abilities.ts';
 import { heardSchema, type Panel, type ShownFace, saidSchema } from './messages.ts';
 import { panelOf } from './panelOf.ts';
 import { panelParts, panelWith, showsParts } from './parts.ts';
@@ -132,8 +133,23 @@ test.each([
   ['a remote with nothing', { kind: 'join', desk: null, name: 'Tablet', devices: [] }],
   [
     'a desk under a name of its own making',
-    { kind: 'here', desk: { id: 'me', name: 'Desk', kind: 'practice' } },
+    { kind: 'here', desk: { id: 'me', name: 'Desk', kind: 'practice', can: [] } },
+  ],
+  [
+    'a desk that can do what nobody knows',
+    {
+      kind: 'here',
+      desk: { id: '00000000-0000-4000-8000-000000000001', name: 'Desk', kind: 'practice', can: ['fly'] },
+    },
   ],
 ])('a message with %s is none', (_name, message) => {
   expect(saidSchema.safeParse(message).success).toBe(false);
+});
+
+test('what a desk cannot do is told in words', () => {
+  expect(cannotDo(DESK_ABILITIES)).toEqual([]);
+  expect(cannotDo(['keys', 'text', 'pointer', 'programs'])).toEqual([
+    'choose items of menus',
+    'send control messages',
+  ]);
 });

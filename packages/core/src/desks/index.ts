@@ -1,3 +1,4 @@
+export { cannotDo, DESK_ABILITIES, type DeskAbility } from './abilities.ts';
 export { type FaceNow, facesNow } from './facesNow.ts';
 export {
   type AccountLine,

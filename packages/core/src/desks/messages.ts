@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { controlSchema, deviceSchema, idSchema, nameSchema, panelPictureSchema } from '../devices/index.ts';
 import { engineEventSchema } from '../engine/index.ts';
 import { faceSchema } from '../setup/index.ts';
+import { DESK_ABILITIES, deskAbilitySchema } from './abilities.ts';
 
 /** The largest message that is taken: bytes. */
 export const MOST_MESSAGE_BYTES = 65_536;
@@ -13,7 +14,13 @@ export const MOST_DEVICES = 20;
 /** What a desk is: the practice desk of a page, or a computer. */
 export const DESK_KINDS = ['practice', 'computer'] as const;
 /** A place with windows that strokes go to. */
-export const deskSchema = z.strictObject({ id: z.uuid(), name: nameSchema, kind: z.enum(DESK_KINDS) });
+export const deskSchema = z.strictObject({
+  id: z.uuid(),
+  name: nameSchema,
+  kind: z.enum(DESK_KINDS),
+  /** What it can do with what is sent to it. */
+  can: z.array(deskAbilitySchema).max(DESK_ABILITIES.length),
+});
 /** A desk as remotes are told of it. */
 export type Desk = z.infer<typeof deskSchema>;
 

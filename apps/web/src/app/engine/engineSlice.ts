@@ -1,19 +1,14 @@
 import { type EngineState, type Explanation, INITIAL_STATE } from '@nimble-lever/core/engine';
 import { createAction, type UnknownAction } from '@reduxjs/toolkit';
-
-/** What a program did with the strokes of an event. */
-export interface Ran {
-  readonly program: string;
-  /** Null where it has no command for the keys it got. */
-  readonly command: string | null;
-  /** What one sees of it, for instance `Frame 4 of 7.`; or the keys it has nothing for, in our notation. */
-  readonly said: string;
-}
+import { type CountedRan, countRan, joinSlides, type Ran, slidesOtherWay } from './joined.ts';
 
 /** One thing that happened: the engine's explanation and what programs made of it. */
 export interface Happening {
+  /** The number of the first event it tells of. */
+  readonly key: number;
   readonly explanation: Explanation;
-  readonly ran: readonly Ran[];
+  /** What programs did with it, the same in a row counted. */
+  readonly ran: readonly CountedRan[];
 }
 
 /** What the page shows of its engine. */
@@ -50,17 +45,31 @@ export const happeningsCleared = createAction('engine/happeningsCleared');
 export function engineReducer(state: EngineSlice = INITIAL, action: UnknownAction): EngineSlice {
   if (stepped.match(action)) {
     const { engine, explanations } = action.payload;
-    const news = explanations.map((explanation): Happening => ({ explanation, ran: [] })).toReversed();
-    return { ...state, engine, happenings: [...news, ...state.happenings].slice(0, KEPT) };
+    const happenings =
+      explanations.length > 0 ? explanations.reduce(told, state.happenings) : state.happenings;
+    return { ...state, engine, happenings };
   }
   if (programRan.match(action)) {
-    const [newest, ...older] = state.happenings;
-    if (!newest) return state;
-    return { ...state, happenings: [{ ...newest, ran: [...newest.ran, action.payload] }, ...older] };
+    const [newest, before] = state.happenings;
+    // Of a pad that slides both ways at once, the way it slid just now may stand second.
+    const at = before && newest && before.explanation.seq > newest.explanation.seq ? 1 : 0;
+    const happening = state.happenings[at];
+    if (!happening) return state;
+    const ran = countRan(happening.ran, [action.payload]);
+    return { ...state, happenings: state.happenings.with(at, { ...happening, ran }) };
   }
   if (frontDecided.match(action)) {
     return { ...state, frontDelay: action.payload.delay, frontSince: action.payload.since };
   }
   if (happeningsCleared.match(action)) return { ...state, happenings: [] };
   return state;
+}
+
+/** One thing more is told. A slider on its way stays one thing, so that it does not crowd out all before it. */
+function told(happenings: readonly Happening[], explanation: Explanation): readonly Happening[] {
+  const at = slidesOtherWay(happenings[0]?.explanation, explanation) ? 1 : 0;
+  const before = happenings[at];
+  const joined = before && joinSlides(before.explanation, explanation);
+  if (joined) return happenings.with(at, { ...before, explanation: joined });
+  return [{ key: explanation.seq, explanation, ran: [] }, ...happenings].slice(0, KEPT);
 }

@@ -92,7 +92,7 @@ export function HushboxView() {
   );
 }
 
-/** The recording as bars. What is silenced is drawn as silence. Two outlines: it changes as often as a fader does. */
+/** The recording as bars, as high as it is loud. What is silenced is drawn as silence. */
 function Bars({ sound: { view, silenced, gain } }: { readonly sound: HushboxState }) {
   const [heard, silence] = useMemo(() => {
     const step = WIDTH / BARS;
@@ -101,15 +101,18 @@ function Bars({ sound: { view, silenced, gain } }: { readonly sound: HushboxStat
       // The sound is a formula of time, so that zooming in shows more of it and not the same larger.
       const t = view.from + ((i + 0.5) / BARS) * (view.to - view.from);
       const silent = silenced.some(({ from, to }) => t >= from && t < to);
-      const height = Math.max(1.5, silent ? 0 : loudnessAt(t) * gain * HEIGHT * 0.9);
+      const height = Math.max(1.5, silent ? 0 : loudnessAt(t) * HEIGHT * 0.9);
       const place = `M${(i * step + step * 0.15).toFixed(2)} ${((HEIGHT - height) / 2).toFixed(2)}`;
       outlines[silent ? 1 : 0].push(`${place}h${step * 0.7}v${height.toFixed(2)}h${-step * 0.7}z`);
     }
     return outlines.map((parts) => parts.join(''));
-  }, [view, silenced, gain]);
+  }, [view, silenced]);
   return (
     <>
-      <path className="bar" d={heard} />
+      {/* A fader stretches it, and need not have it made anew. } */}
+      <g transform={`translate(0 ${(HEIGHT / 2) * (1 - gain)}) scale(1 ${gain})`}>
+        <path className="bar" d={heard} />
+      </g>
       <path className="bar silenced" d={silence} />
     </>
   );

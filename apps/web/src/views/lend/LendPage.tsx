@@ -4,7 +4,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import { styled } from '@mui/material/styles';
 import TextField from '@mui/material/TextField';
-import { type AccountLine, MOST_DEVICES, type OpenWindow } from '@nimble-lever/core/desks';
+import { type AccountLine, cannotDo, MOST_DEVICES, type OpenWindow } from '@nimble-lever/core/desks';
 import { controlHeard, type Device, usesHeard } from '@nimble-lever/core/devices';
 import { Check } from 'lucide-react';
 import { useCallback, useMemo, useRef, useState } from 'react';
@@ -81,6 +81,8 @@ export function LendPage() {
       .map(({ id }) => id),
   );
   const [isOn, setOn] = useState(false);
+  const at = state?.at ?? state?.desks.find(({ id }) => desk === null || id === desk);
+  const cannot = at ? cannotDo(at.can) : [];
   const begin = (next: boolean, at = desk, which = chosen) => {
     const own = which.filter((id) => devices.some((device) => device.id === id));
     setOn(next && own.length > 0);
@@ -109,12 +111,13 @@ export function LendPage() {
           }}
         >
           <MenuItem value="">{WORDS.lastUsed}</MenuItem>
-          {state?.desks.map(({ id, name }) => (
+          {state?.desks.map(({ id, name, kind }) => (
             <MenuItem key={id} value={id}>
-              {name}
+              {name}, {WORDS.kinds[kind]}
             </MenuItem>
           ))}
         </TextField>
+        {cannot.length > 0 && <p>{WORDS.cannot(cannot)}</p>}
         <fieldset>
           <legend>{WORDS.devices}</legend>
           {devices.map(({ id, name, ...device }) => (

@@ -3,7 +3,12 @@ import fc from 'fast-check';
 import { LiveLine } from '../../app/setup/liveLine.ts';
 import { Lending, type LendingState } from './lending.ts';
 
-const desk: Desk = { id: '00000000-0000-4000-8000-000000000001', name: 'Studio desk', kind: 'practice' };
+const desk: Desk = {
+  id: '00000000-0000-4000-8000-000000000001',
+  name: 'Studio desk',
+  kind: 'practice',
+  can: ['keys'],
+};
 const down = { kind: 'down', device: 'pedals', control: 'left' } as const;
 const up = { ...down, kind: 'up' } as const;
 

@@ -1,9 +1,13 @@
+import type { Desk } from '@nimble-lever/core/desks';
+
 /** The words of lending this browser's devices to a desk. */
 export const WORDS = {
   means:
     'What this browser hears of pedals, pens, pads, gamepads, MIDI and HID devices is used at a desk that is open in another browser or on another computer, as if it were plugged in there. Keep this page open.',
   desk: 'At which desk',
   lastUsed: 'the one that is used',
+  kinds: { practice: 'practice desk', computer: 'computer' } satisfies Record<Desk['kind'], string>,
+  cannot: (things: readonly string[]) => `This desk cannot ${things.join(', or ')}.`,
   noDesk: 'No desk is there. Open Rehearse in another browser; it appears here by itself.',
   noServer: 'The server does not answer. It is tried again by itself.',
   devices: 'Which devices',

@@ -2,14 +2,16 @@ import Button from '@mui/material/Button';
 import { styled } from '@mui/material/styles';
 import { accountOf, cameUpOf, sentOf } from '@nimble-lever/core/words';
 import { memo, useMemo } from 'react';
-import { happeningsCleared } from '../../app/engine/engineSlice.ts';
+import { type Happening, happeningsCleared } from '../../app/engine/engineSlice.ts';
 import { feed } from '../../app/engine/feed.ts';
+import { isWorthTelling } from '../../app/engine/worthTelling.ts';
 import { selectLayout } from '../../app/keyboard/keyboardSlice.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { Keycap } from '../../pieces/Keycap.tsx';
-import { type AccountItem, accountItems } from './accountItems.ts';
+import { accountItems } from './accountItems.ts';
 import { HeldNow } from './HeldNow.tsx';
+import { useCalm } from './useCalm.ts';
 import { WORDS } from './words.ts';
 
 const Box = styled('aside')(({ theme: { vars } }) => ({
@@ -59,32 +61,35 @@ const Entry = styled('li')(({ theme: { vars, typography } }) => ({
   '& p.ran': { color: vars?.palette.tokens.accent },
 }));
 
+/** How often a slider on its way is told anew: milliseconds. It is read, also aloud. */
+const SLIDE_MS = 300;
+
+/** Whether nothing happened but that a slider went on. */
+function isSlide(shown: readonly Happening[], now: readonly Happening[]): boolean {
+  return (
+    shown.length === now.length &&
+    now[0]?.key === shown[0]?.key &&
+    now[0]?.explanation.outcome.kind === 'slid'
+  );
+}
+
 /** What happened and why, newest first; what is held; and a way to let go. */
 export function Account() {
   const dispatch = useAppDispatch();
-  const happenings = useAppSelector((state) => state.engine.happenings);
-  // Put together anew for every event: some hundred short entries, well under a millisecond.
-  const items = useMemo(() => accountItems(happenings), [happenings]);
+  const isEmpty = useAppSelector(
+    (state) => !state.engine.happenings.some(({ explanation }) => isWorthTelling(explanation)),
+  );
   return (
     <Box aria-label={WORDS.happened}>
       <header>
         <h2>{WORDS.happened}</h2>
         <span>{WORDS.newest}</span>
       </header>
-      {items.length === 0 ? (
-        <p className="list empty">{WORDS.nothingYet}</p>
-      ) : (
-        // biome-ignore lint/a11y/noNoninteractiveTabindex: a list that scrolls is reached by keyboard.
-        <ol className="list" aria-live="polite" aria-relevant="additions" tabIndex={0}>
-          {items.map((item) => (
-            <AccountEntry key={item.key} item={item} />
-          ))}
-        </ol>
-      )}
+      {isEmpty ? <p className="list empty">{WORDS.nothingYet}</p> : <AccountList />}
       <HeldNow />
       <footer>
         <Button onClick={() => dispatch(feed({ kind: 'reset' }))}>{WORDS.letGo}</Button>
-        <Button onClick={() => dispatch(happeningsCleared())} disabled={items.length === 0}>
+        <Button onClick={() => dispatch(happeningsCleared())} disabled={isEmpty}>
           {WORDS.clear}
         </Button>
       </footer>
@@ -92,8 +97,31 @@ export function Account() {
   );
 }
 
+/** All that happened, drawn by itself: it changes with every event. */
+function AccountList() {
+  const happenings = useCalm(
+    useAppSelector((state) => state.engine.happenings),
+    isSlide,
+    SLIDE_MS,
+  );
+  // Put together anew for every event: some hundred short entries, well under a millisecond.
+  const items = useMemo(() => accountItems(happenings), [happenings]);
+  // Nothing of it is drawn anew where nothing of it changed.
+  return useMemo(
+    () => (
+      // biome-ignore lint/a11y/noNoninteractiveTabindex: a list that scrolls is reached by keyboard.
+      <ol className="list" aria-live="polite" aria-relevant="additions" tabIndex={0}>
+        {items.map((item) => (
+          <AccountEntry key={item.key} item={item} />
+        ))}
+      </ol>
+    ),
+    [items],
+  );
+}
+
 /** One thing that happened: what was done, what came of it, and why. Drawn once, as it does not change any more. */
-const AccountEntry = memo(function AccountEntry({ item }: { readonly item: AccountItem }) {
+const AccountEntry = memo(function AccountEntry({ item }: { readonly item: Happening }) {
   const setup = useAppSelector(selectSetup);
   const { explanation, ran } = item;
   const { subject, did, why } = accountOf(setup, explanation);

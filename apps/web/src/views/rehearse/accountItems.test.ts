@@ -1,6 +1,7 @@
 import { type EngineEvent, simulate } from '@nimble-lever/core/engine';
 import { demoSetup, type Setup } from '@nimble-lever/core/setup';
 import { accountOf, sentOf } from '@nimble-lever/core/words';
+import { type EngineSlice, engineReducer, programRan, stepped } from '../../app/engine/engineSlice.ts';
 import { accountItems } from './accountItems.ts';
 
 const dial = { device: 'bench-dial', control: 'dial' };
@@ -16,13 +17,17 @@ const ran = { program: 'Larkframe', command: 'Step one frame on', said: '' };
 
 function told(events: readonly EngineEvent[], setup: Setup = demoSetup()): string[] {
   const { explanations } = simulate(setup, events);
-  const happenings = explanations.map((explanation) => ({
-    explanation,
-    ran: explanation.strokes
-      .filter(({ kind }) => kind === 'key-down')
-      .map((_, i) => ({ ...ran, said: `Frame ${i}.` })),
-  }));
-  return accountItems(happenings.toReversed()).map(({ explanation, ran: done }) => {
+  const slice = explanations.reduce<EngineSlice>(
+    (before, explanation) =>
+      explanation.strokes
+        .filter(({ kind }) => kind === 'key-down')
+        .reduce(
+          (state, _, i) => engineReducer(state, programRan({ ...ran, said: `Frame ${i}.` })),
+          engineReducer(before, stepped({ engine: before.engine, explanations: [explanation] })),
+        ),
+    engineReducer(undefined, { type: 'first' }),
+  );
+  return accountItems(slice.happenings).map(({ explanation, ran: done }) => {
     const { did } = accountOf(setup, explanation);
     const sent = sentOf(explanation.strokes).map(({ text, count }) => `${text}×${count}`);
     return [did, ...sent, ...done.map(({ count }) => `ran×${count}`)].join(' ');
@@ -120,4 +125,17 @@ test('the pointer’s way is no news, a nudge is, with its device and key', () =
     'press Enter×1 ran×1',
     'came to the front',
   ]);
+});
+
+test('a slider that is moved for long leaves what was done before it in the account', () => {
+  const to = (t: number): EngineEvent => ({
+    kind: 'position',
+    t,
+    device: 'wall-panel',
+    control: 'fader-1',
+    value: (t % 1000) / 1000,
+  });
+  const lines = told([front, turn(5, 18), ...Array.from({ length: 1200 }, (_, i) => to(10 + 8 * i))]);
+  expect(lines).toHaveLength(3);
+  expect(lines.slice(1)).toEqual(['turned 18° ArrowRight×1 ran×1', 'came to the front']);
 });
