@@ -394,3 +394,60 @@ test('axe finds nothing serious in Macros: steps, recording, trying, an empty on
   await expect(page.getByText('No steps yet.')).toBeVisible();
   await expectAccessibleInBoth(page);
 });
+
+test('text that asks waits for the answer: tried, run from a key, and stopped instead', async ({
+  app,
+  quietPage: page,
+}) => {
+  await macros(page, app.address);
+  await choose(page, 'In front', 'Quillboard');
+  await page.getByRole('button', { name: 'New macro' }).click();
+  await page.getByRole('button', { name: 'Text', exact: true }).click();
+  const field = page.getByRole('textbox', { name: 'Text' });
+  await field.fill('Wing ');
+  await field.press('End');
+  await page.getByRole('button', { name: 'Ask me' }).click();
+  await expect(field).toHaveValue('Wing ‹ask Which one?›');
+  await saved(page);
+  // Tried: its field is at the desk, has the keys, and what it was answered is sent.
+  await page.getByRole('button', { name: 'Try it', exact: true }).click();
+  const asks = page.getByRole('dialog', { name: 'New macro asks' });
+  const answer = asks.getByRole('textbox', { name: 'Which one?' });
+  await expect(answer).toBeFocused();
+  await expect(status(page)).toContainText('Asks at the desk');
+  await expectAccessibleInBoth(page);
+  await page.keyboard.type('left');
+  await page.keyboard.press('Enter');
+  await expect(status(page)).toContainText('“Wing left”');
+  await expect(asks).toHaveCount(0);
+
+  await open(page, app.address, 'board');
+  await cell(page, 'Key 6', 'Quillboard').click();
+  await page.getByRole('combobox', { name: 'Choose a command' }).fill('New macro');
+  await page
+    .getByRole('option', { name: /New macro/ })
+    .first()
+    .click();
+  await saved(page);
+  await open(page, app.address, 'rehearse');
+  await rehearsing(page);
+  await page.getByRole('button', { name: 'Quillboard', exact: true }).click();
+  const key = control(page, 'Twelve pad', 'Key 6,');
+  const told = page.getByRole('complementary', { name: 'What happened' });
+  await key.click();
+  await expect(answer).toBeFocused();
+  await expectAccessibleInBoth(page);
+  await expect(told).toContainText('New macro asks.');
+  await page.keyboard.type('right');
+  await asks.getByRole('button', { name: 'Type it' }).click();
+  await expect(told).toContainText('“Wing right”');
+  await expect(asks).toHaveCount(0);
+  // Stopped, nothing more comes, and it can be asked again.
+  await key.click();
+  await expect(answer).toBeFocused();
+  await page.keyboard.type('wrong');
+  await page.keyboard.press('Escape');
+  await expect(asks).toHaveCount(0);
+  await expect(told).toContainText('Nothing was answered. New macro has ended.');
+  await expect(told).not.toContainText('wrong');
+});

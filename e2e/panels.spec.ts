@@ -412,12 +412,17 @@ test('a page based on another has its cells in the same places: changed there in
   await page.reload();
   await expect(named(page, 'Cell 15')).toBeVisible();
   await expect(named(page, 'Cell 14')).toBeVisible();
-  // The page it is based on cannot be taken away under it.
+  // The page it is based on is taken away under it: its own cells stay, and all comes back.
   await page.getByRole('treeitem', { name: /^Stage/ }).click();
   await expect(named(page, 'Cell 13')).toBeVisible();
   await page.getByRole('button', { name: 'Change page Stage' }).click();
-  await page.getByRole('menuitem', { name: /^Remove/ }).click();
-  await expect(page.getByText('“Late” is based on “Stage”')).toBeVisible();
+  await page.getByRole('menuitem', { name: /^Remove.* its cells on 1 page based on it/ }).click();
+  await expect(page.getByRole('treeitem', { name: /^Stage/ })).toHaveCount(0);
+  await page.getByRole('treeitem', { name: /^Late/ }).click();
+  await expect(named(page, 'Cell 15')).toBeVisible();
+  await expect(named(page, 'Cell 14')).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await expect(named(page, 'Cell 14')).toBeVisible();
   await expect(page.getByRole('treeitem', { name: /^Stage/ })).toBeVisible();
   const tablet = await ledTo(page, browser, app.address, 'Late');
   const key = (name: string) => tablet.page.getByRole('button', { name: new RegExp(`^${name}`) });

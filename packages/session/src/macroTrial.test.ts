@@ -173,3 +173,26 @@ test('one that runs while it is held is held until it is stopped', () => {
   trial.stop();
   expect(sent()).toBe([0, 100, 200].map((t) => tap(t, 'A')).join(' '));
 });
+
+test('what asks waits for an answer, by itself and step by step', () => {
+  const steps: BareStep[] = [{ kind: 'text', text: 'Wing ‹ask Which?›' }, press('A')];
+  const { trial, clock, states } = tried(steps);
+  expect(states.at(-1)).toMatchObject({ status: 'asking', questions: ['Which?'], sent: [] });
+  trial.answer(['left']);
+  clock.advanceTo(1);
+  expect(states.at(-1)).toMatchObject({ status: 'ended', questions: [] });
+  expect(short({ strokes: states.at(-1)?.sent ?? [] })).toContain('“Wing left”');
+
+  const apart = tried(steps, { speed: 'steps' });
+  apart.trial.goOn();
+  expect(apart.states.at(-1)?.status).toBe('asking');
+  apart.trial.goOn();
+  expect(apart.states.at(-1)?.sent).toEqual([]);
+  apart.trial.answer(['right']);
+  apart.trial.goOn();
+  expect(short({ strokes: apart.states.at(-1)?.sent ?? [] })).toContain('“Wing right”');
+
+  const refused = tried(steps);
+  refused.trial.answer(null);
+  expect(refused.states.at(-1)).toMatchObject({ status: 'ended', sent: [], questions: [] });
+});

@@ -1,4 +1,5 @@
 import {
+  asksNow,
   type Explanation,
   type Hold,
   type Keyboards,
@@ -26,8 +27,10 @@ export interface Waited {
 
 /** How far a trial is. */
 export interface TrialState {
-  /** `waiting`: for a window. `late`: a window did not come, and the macro stopped. */
-  readonly status: 'running' | 'waiting' | 'ended' | 'late' | 'stopped';
+  /** `waiting`: for a window; `asking`: for an answer. `late`: what it waited for did not come, and the macro stopped. */
+  readonly status: 'running' | 'waiting' | 'asking' | 'ended' | 'late' | 'stopped';
+  /** What it asks now. */
+  readonly questions: readonly string[];
   /** The step that comes next, and the one that was done last; null for none. */
   readonly next: string | null;
   readonly last: string | null;
@@ -61,6 +64,7 @@ const BEGUN: TrialState = {
   status: 'running',
   next: null,
   last: null,
+  questions: [],
   held: [],
   sent: [],
   waits: new Map(),
@@ -118,6 +122,12 @@ export class MacroTrial {
     this.#look();
   }
 
+  /** What it asks is answered, a text for each question; null where nobody wants to. */
+  answer(texts: readonly string[] | null): void {
+    this.#session.take({ kind: 'answer', macro: this.#parts.macro, texts: texts && [...texts] });
+    this.#look();
+  }
+
   /** A program begins to open a window: what was done last is what it opens it for, whatever is done until it is there. */
   opening(): void {
     this.#opener ??= this.#state.last;
@@ -138,12 +148,12 @@ export class MacroTrial {
   stop(): void {
     const was = this.#isOn();
     this.#session.stop();
-    if (was) this.#state = { ...this.#state, status: 'stopped', held: [], next: null };
+    if (was) this.#state = { ...this.#state, status: 'stopped', held: [], next: null, questions: [] };
     this.#parts.changed(this.#state);
   }
 
   #isOn(): boolean {
-    return this.#state.status === 'running' || this.#state.status === 'waiting';
+    return isTrying(this.#state);
   }
 
   #told({ changes, outcome, event }: Explanation): void {
@@ -155,7 +165,9 @@ export class MacroTrial {
         waits.set(change.step, { how: change.how, ms: change.waited });
       }
       if (change.kind !== 'macro' || change.macro !== this.#parts.macro || change.runs) continue;
-      const late = changes.some((each) => each.kind === 'until' && each.how === 'late');
+      const late = changes.some(
+        (each) => (each.kind === 'until' || each.kind === 'ask') && each.how === 'late',
+      );
       if (this.#isOn()) status = late ? 'late' : 'ended';
     }
     const last =
@@ -176,16 +188,33 @@ export class MacroTrial {
     const running = this.#session.state.running[this.#parts.macro];
     const before = this.#state;
     if (!running || !this.#isOn()) {
-      this.#state = { ...before, held: [], next: null };
+      this.#state = { ...before, held: [], next: null, questions: [] };
     } else {
+      const next = running.as.acts[running.next];
+      const asks = asksNow(this.#session.state);
       this.#state = {
         ...before,
-        status: running.waitsSince === null ? 'running' : 'waiting',
-        next: running.as.acts[running.next]?.step ?? null,
+        status: asks ? 'asking' : running.waitsSince === null ? 'running' : 'waiting',
+        questions: asks?.questions ?? [],
+        next: next?.step ?? null,
         held: running.holds.map(({ hold }) => hold),
       };
     }
     this.#parts.changed(this.#state);
+  }
+}
+
+/** Whether a trial goes on. */
+export function isTrying({ status }: TrialState): boolean {
+  switch (status) {
+    case 'running':
+    case 'waiting':
+    case 'asking':
+      return true;
+    case 'ended':
+    case 'late':
+    case 'stopped':
+      return false;
   }
 }
 

@@ -1,6 +1,7 @@
 import { styled } from '@mui/material/styles';
 import type { ReactNode, Ref } from 'react';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
+import { AskOverlay } from './AskField.tsx';
 import { DeskPointer } from './DeskPointer.tsx';
 import { DESK_WINDOWS, selectDesk } from './deskSlice.ts';
 import { raiseWindow } from './frontWindow.ts';
@@ -69,6 +70,7 @@ export function DeskWindows({ surface, solo = false, children }: Props) {
       <DeskPointer />
       <RadialOverlay />
       <ShowOverlay />
+      <AskOverlay />
       {children}
     </Screen>
   );

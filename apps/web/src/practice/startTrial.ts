@@ -1,4 +1,4 @@
-import { MacroTrial, type TrialSpeed, type TrialState } from '@nimble-lever/session/macroTrial';
+import { isTrying, MacroTrial, type TrialSpeed, type TrialState } from '@nimble-lever/session/macroTrial';
 import { selectKeyboards } from '../app/keyboard/keyboardSlice.ts';
 import { selectSetup } from '../app/setup/selectors.ts';
 import type { AppStore, AppThunk } from '../app/store.ts';
@@ -7,7 +7,7 @@ import { frontWindow, raiseWindow } from './frontWindow.ts';
 import { practiceDesk } from './practiceDesk.ts';
 import { windowFor } from './windowOfProgram.ts';
 
-export type { TrialSpeed, TrialState, Waited } from '@nimble-lever/session/macroTrial';
+export { isTrying, type TrialSpeed, type TrialState, type Waited } from '@nimble-lever/session/macroTrial';
 
 /** What is tried, and who is told how it goes. */
 interface Asked {
@@ -23,13 +23,10 @@ export interface Trial {
   readonly isOn: () => boolean;
   /** Step by step: the next one. */
   readonly goOn: () => void;
+  /** What it asks is answered; null where nobody wants to. */
+  readonly answer: (texts: readonly string[] | null) => void;
   /** Ends it and hears no more of the desk. */
   readonly stop: () => void;
-}
-
-/** Whether a trial is still on. */
-export function isOn({ status }: TrialState): boolean {
-  return status === 'running' || status === 'waiting';
 }
 
 /** Tries a macro at the practice desk, in the program it is for; the desk's windows are what it waits for. */
@@ -63,7 +60,8 @@ export const startTrial =
     });
     trial.start();
     return {
-      isOn: () => isOn(trial.state),
+      isOn: () => isTrying(trial.state),
+      answer: (texts) => trial.answer(texts),
       goOn: () => trial.goOn(),
       stop: () => {
         trial.stop();

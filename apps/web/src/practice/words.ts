@@ -5,6 +5,11 @@ export const WORDS = {
   // What is shown while a control that shows everything is held.
   shows: 'What controls do now',
   nothingSet: 'nothing set',
+  // What a macro asks.
+  asks: (macro: string) => `${macro} asks`,
+  askedFor: 'What is to be typed?',
+  answer: 'Type it',
+  stopMacro: 'Stop the macro',
   showsPages: (names: readonly string[]) => `page ${names.join(' › ')}`,
   showsLayers: (names: readonly string[]) => `layer ${names.join(', ')}`,
   showsSpeed: (value: string) => `pointer speed ${value}×`,

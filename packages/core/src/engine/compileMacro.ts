@@ -1,4 +1,5 @@
 import { isBlock, type Macro, type MacroStep, type Setup, type WindowAsked } from '../setup/index.ts';
+import { questionsOf } from './ask.ts';
 import { typedAs } from './compileEffect.ts';
 import type { Effect, Typed } from './effect.ts';
 
@@ -25,6 +26,11 @@ export type MacroAct =
       readonly kind: 'pointer-remember' | 'pointer-back';
       /** Which place of those that are remembered. */
       readonly mark: string;
+    }
+  | {
+      /** The person at the desk is asked, before the act that follows types what they answer. */
+      readonly kind: 'ask';
+      readonly questions: readonly string[];
     }
   | { readonly kind: 'menu-item'; readonly path: readonly string[] }
   | { readonly kind: 'focus'; readonly program: string; readonly launch: boolean }
@@ -84,7 +90,11 @@ export function compileMacro(setup: Setup, macro: Macro): CompiledMacro {
         lay(step.steps, own, mark);
         acts[begin] = { wait: before, step: id, act: { kind: 'hold', typed, end: acts.length } };
         add(id, { kind: 'let-go', begin });
-      } else add(id, actOf(step, mark));
+      } else {
+        const questions = step.kind === 'text' ? questionsOf(step.text) : [];
+        if (questions.length > 0) add(id, { kind: 'ask', questions });
+        add(id, actOf(step, mark));
+      }
     }
   };
   lay(macro.steps, null, macro.id);
@@ -127,6 +137,7 @@ function actOf(
 export function sends({ kind }: MacroAct): boolean {
   switch (kind) {
     case 'until':
+    case 'ask':
     case 'layer':
       return false;
     case 'chord':

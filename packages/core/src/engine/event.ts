@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { idSchema, nameSchema } from '../devices/index.ts';
 import { frontWindowSchema } from '../resolve/index.ts';
+import { MOST_ANSWER, MOST_ASKED } from './ask.ts';
 
 /** Milliseconds; fractions allowed. */
 const t = z.number().min(0).max(Number.MAX_SAFE_INTEGER);
@@ -40,6 +41,13 @@ export const engineEventSchema = z.discriminatedUnion('kind', [
   }),
   /** Keeps a profile whatever is in front; null goes back to automatic. */
   z.strictObject({ kind: z.literal('pin'), t, profile: idSchema.nullable() }),
+  /** What a macro asked for was answered, a text for each of its questions; null where nobody wants to. */
+  z.strictObject({
+    kind: z.literal('answer'),
+    t,
+    macro: idSchema,
+    texts: z.array(z.string().max(MOST_ANSWER)).max(MOST_ASKED).nullable(),
+  }),
   /** The set-up was edited: the profile is decided anew. */
   z.strictObject({ kind: z.literal('edited'), t }),
   /** Nothing happened but that time went on: what is due falls due. */

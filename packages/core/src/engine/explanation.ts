@@ -51,6 +51,13 @@ export type StateChange =
       readonly waited: number;
     }
   | {
+      /** A macro asks something, or nobody answered in time and it ends. */
+      readonly kind: 'ask';
+      readonly macro: string;
+      readonly step: string;
+      readonly how: 'asks' | 'late';
+    }
+  | {
       /** What the controls of a device (null: of all) do is shown, or no longer. */
       readonly kind: 'show';
       readonly device: string | null;
@@ -175,6 +182,12 @@ export type Outcome =
       readonly step: string | null;
     }
   | {
+      /** What a macro asked was answered; null where nobody wanted to, so that it ended. */
+      readonly kind: 'answered';
+      readonly macro: string;
+      readonly texts: readonly string[] | null;
+    }
+  | {
       readonly kind: 'profile-decided';
       readonly window: FrontWindow | null;
       readonly decision: ProfileDecision;
@@ -193,6 +206,7 @@ export type Outcome =
         | 'cannot-turn'
         | 'no-positions'
         | 'not-shown'
+        | 'not-asked'
         | 'unknown-phrase'
         | 'unknown-profile'
         | 'unknown-computer';

@@ -1,3 +1,4 @@
+export { answeredText, MOST_ANSWER, questionsOf } from './ask.ts';
 export { type Compiled, compile, controlAt, controlKey } from './compile.ts';
 export { sends } from './compileMacro.ts';
 export { nextDeadline } from './deadlines.ts';
@@ -9,6 +10,7 @@ export { type FaceState, faceState } from './faceState.ts';
 export { isAtRest } from './isAtRest.ts';
 export { type Keyboards, keyboardOf, US_KEYBOARDS } from './keyboards.ts';
 export { resolutionNow } from './lookup.ts';
+export { type Asks, asksNow } from './macros.ts';
 export { DEAD_ZONE, RIM, sectorAt } from './radial.ts';
 export { showing } from './showing.ts';
 export { folderOn, pagesOn, programFor, setOn, setsNow, shownPage } from './shownPage.ts';

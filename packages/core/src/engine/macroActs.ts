@@ -1,3 +1,4 @@
+import { answeredText } from './ask.ts';
 import { typedAs } from './compileEffect.ts';
 import type { MacroAct } from './compileMacro.ts';
 import { endHold } from './holds.ts';
@@ -10,7 +11,7 @@ import { nextSerial, type StepContext, send } from './stepContext.ts';
 import { keysFor } from './typed.ts';
 
 /** What a macro does at once; a hold and what it waits for decide besides where it goes on. */
-type PlainAct = Exclude<MacroAct, { kind: 'hold' | 'until' }>;
+type PlainAct = Exclude<MacroAct, { kind: 'hold' | 'until' | 'ask' }>;
 
 /** Finds what a step put down by itself, so that one that lets go ends that and nothing else. */
 const isKey =
@@ -25,7 +26,7 @@ const isButton =
 /** Does one act; gives what the macro holds afterwards. A macro is one thing: what a step puts down it puts down once. */
 export function doAct(
   context: StepContext,
-  { macro, holds, owner, to }: Running,
+  { macro, holds, owner, to, answers }: Running,
   act: PlainAct,
 ): readonly MacroHold[] {
   const own = holds.map(({ hold }) => hold);
@@ -55,7 +56,7 @@ export function doAct(
       return holds.filter(({ block }) => block !== act.begin);
     }
     case 'text':
-      exact([], () => send(context, to, { kind: 'text', text: act.text }));
+      exact([], () => send(context, to, { kind: 'text', text: answeredText(act.text, answers) }));
       return holds;
     case 'click':
       exactlyWith(context, to, act.keys, exact, () => sendClick(context, to, act));

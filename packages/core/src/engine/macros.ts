@@ -1,7 +1,10 @@
 import { type FrontWindow, unfittingFields } from '../resolve/index.ts';
+import { ASKED_MS } from './ask.ts';
 import { type CompiledMacro, type MacroAct, sends, type TimedAct } from './compileMacro.ts';
 import { dropDeadline, setDeadline } from './deadlines.ts';
 import { profileFor } from './destination.ts';
+import type { EventOf } from './event.ts';
+import type { Outcome } from './explanation.ts';
 import { endHold } from './holds.ts';
 import { doAct, holdKeys } from './macroActs.ts';
 import { withEntry, without } from './record.ts';
@@ -71,6 +74,7 @@ function begun(
     sent,
     next: 0,
     waitsSince: null,
+    answers: [],
     belongsTo: null,
     holds: [],
     queue,
@@ -112,6 +116,7 @@ function dueOf(
   next: TimedAct | undefined,
 ): number {
   if (waitsSince !== null && next?.act.kind === 'until') return waitsSince + next.act.atMostMs;
+  if (waitsSince !== null && next?.act.kind === 'ask') return waitsSince + ASKED_MS;
   const paced = sent === null ? Number.NEGATIVE_INFINITY : sent + as.pace;
   if (next) return sends(next.act) ? Math.max(at + next.wait, paced) : at + next.wait;
   const end = Math.max(at + as.rest, as.rounds === null ? round + LEAST_ROUND_MS : round);
@@ -124,6 +129,7 @@ function doNext(context: StepContext, running: Running, { act, step }: TimedAct,
   const { next, holds } = running;
   const after = { ...running, at, next: next + 1, waitsSince: null };
   if (act.kind === 'until') waitFor(context, running, act, step, at);
+  else if (act.kind === 'ask') ask(context, running, step, at);
   else if (act.kind === 'hold') {
     const held = holdKeys(context, running, act, next);
     // Without the keys the steps inside would mean something else: they are left out.
@@ -148,6 +154,49 @@ function waitFor(context: StepContext, running: Running, act: Until, step: strin
     setRunning(context, { ...arrived(context, running), at });
     context.changes.push({ kind: 'until', macro, step, how: 'there', waited: 0 });
   } else setRunning(context, { ...running, at, waitsSince: at });
+}
+
+/** The person is asked from now on; or did not answer in time. */
+function ask(context: StepContext, running: Running, step: string, at: number): void {
+  const { waitsSince, macro } = running;
+  context.changes.push({ kind: 'ask', macro, step, how: waitsSince === null ? 'asks' : 'late' });
+  if (waitsSince === null) setRunning(context, { ...running, at, waitsSince: at });
+  else stopMacro(context, running);
+}
+
+/** A question of a macro. */
+export interface Asks {
+  readonly macro: string;
+  /** The number of its run. */
+  readonly run: number;
+  readonly questions: readonly string[];
+}
+
+/** What is asked now, of several the one that was asked first; null where nothing is. */
+export function asksNow({ running }: EngineState): Asks | null {
+  const asking = Object.values(running).flatMap(({ macro, serial, waitsSince, as, next }) => {
+    const act = as.acts[next]?.act;
+    return waitsSince !== null && act?.kind === 'ask'
+      ? [{ macro, run: serial, waitsSince, questions: act.questions }]
+      : [];
+  });
+  return asking.toSorted((a, b) => a.waitsSince - b.waitsSince)[0] ?? null;
+}
+
+/** What a macro asked is answered: it goes on from now, as something of its own that falls due; or it stops. */
+export function answer(context: StepContext, { macro, texts }: EventOf<'answer'>): Outcome {
+  const running = context.state.running[macro];
+  const next = running?.as.acts[running.next];
+  if (running?.waitsSince == null || next?.act.kind !== 'ask') return { kind: 'ignored', why: 'not-asked' };
+  if (texts === null) {
+    stopMacro(context, running);
+    return { kind: 'answered', macro, texts };
+  }
+  const { now } = context.state;
+  setRunning(context, { ...running, at: now, next: running.next + 1, waitsSince: null, answers: texts });
+  dropDeadline(context, 'macro', macro);
+  setDeadline(context, 'macro', macro, now, running.cause);
+  return { kind: 'answered', macro, texts };
 }
 
 /** A run that has got its window: from then on it belongs to that. */

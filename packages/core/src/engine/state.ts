@@ -167,8 +167,10 @@ export interface Running extends MacroCall {
   readonly sent: number | null;
   /** The next act of the round. */
   readonly next: number;
-  /** Since when the next act, an `until`, waits for its window; null where nothing is waited for. */
+  /** Since when the next act waits, an `until` for its window, an `ask` for an answer; null where nothing is waited for. */
   readonly waitsSince: number | null;
+  /** What was answered last. */
+  readonly answers: readonly string[];
   /** The profile of the window it waited for last: it belongs to that. Null while it belongs to what started it. */
   readonly belongsTo: string | null;
   /** What it holds at the moment. */

@@ -5,6 +5,7 @@ import type { EngineEvent } from './event.ts';
 import type { Explanation, Outcome } from './explanation.ts';
 import { endOverdue, fallDue, ownerOf } from './fallDue.ts';
 import { afterEdit, decideProfile } from './front.ts';
+import { answer } from './macros.ts';
 import { move } from './move.ts';
 import { phrase } from './phrase.ts';
 import { position } from './position.ts';
@@ -168,6 +169,8 @@ function outcomeOf(context: StepContext, event: EngineEvent): Outcome {
         return { kind: 'ignored', why: 'unknown-profile' };
       }
       return decideProfile(context, { pinned: event.profile });
+    case 'answer':
+      return answer(context, event);
     case 'edited':
       return afterEdit(context);
     case 'time':

@@ -1,3 +1,4 @@
+import { answeredText } from '../engine/index.ts';
 import { chordsOf, type Layout, typeText } from '../keys/layouts/index.ts';
 import type { FrontWindow } from '../resolve/index.ts';
 import {
@@ -100,7 +101,7 @@ function alone(step: MacroStep, { layout, window }: MacroSurroundings): readonly
         step: id,
         field,
       }));
-      const typed = typeText(layout, filledText(step.text, ANY_FACTS));
+      const typed = typeText(layout, filledText(answeredText(step.text, []), ANY_FACTS));
       if (typed.ok || broken.length > 0) return broken;
       const { character } = typed.problem;
       return [{ kind: 'untypable-text', step: id, character, layout: layout.name }];

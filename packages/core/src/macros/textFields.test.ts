@@ -32,6 +32,8 @@ test.each([
   ['‹date YYYY-nn›', '‹date YYYY-nn›'],
   ['‹counter many›', '‹counter many›'],
   ['‹clipboard twice›', '‹clipboard twice›'],
+  // Asked before it comes here.
+  ['‹ask Which?›', '‹ask Which?›'],
   ['‹unheard of› and ‹', '‹unheard of› and ‹'],
 ])('%s is typed as %s', (text, typed) => {
   expect(filledText(text, FACTS)).toBe(typed);

@@ -1,12 +1,12 @@
 import { format } from 'date-fns';
 
 /** What text may carry that is known only when it is typed. */
-export const FIELD_KINDS = ['date', 'time', 'counter', 'clipboard'] as const;
+export const FIELD_KINDS = ['date', 'time', 'counter', 'clipboard', 'ask'] as const;
 /** One of them. */
 export type FieldKind = (typeof FIELD_KINDS)[number];
 
 /** A field as it stands in text: `‹date yyyy-MM-dd›`. Marks that no keyboard types by chance. */
-const FIELD = /‹(date|time|counter|clipboard)(?: ([^‹›\n]{1,80}))?›/gu;
+const FIELD = /‹(date|time|counter|clipboard|ask)(?: ([^‹›\n]{1,80}))?›/gu;
 
 /** How fields are written if nobody says otherwise; formats of dates and times as in Unicode's UTS #35, section 4. */
 export const USUAL_FIELDS = {
@@ -14,6 +14,7 @@ export const USUAL_FIELDS = {
   time: '‹time HH:mm›',
   counter: '‹counter 001›',
   clipboard: '‹clipboard›',
+  ask: '‹ask Which one?›',
 } as const satisfies Record<FieldKind, string>;
 
 /** What is known at the desk when text is typed. */
@@ -37,7 +38,7 @@ export function filledText(text: string, facts: TextFacts): string {
 export function brokenFields(text: string): readonly string[] {
   const facts: TextFacts = { now: new Date(0), clipboard: '', count: (_name, from) => from };
   return [...text.matchAll(FIELD)].flatMap(([whole, kind, how]) =>
-    filled(kind as FieldKind, how, facts) === null ? [whole] : [],
+    kind !== 'ask' && filled(kind as FieldKind, how, facts) === null ? [whole] : [],
   );
 }
 
@@ -60,6 +61,9 @@ function filled(
       return counted(how ?? '1', count);
     case 'clipboard':
       return how === undefined ? clipboard : null;
+    // A macro asks before its text is typed; what asks elsewhere stands as it is.
+    case 'ask':
+      return null;
   }
 }
 

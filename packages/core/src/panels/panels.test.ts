@@ -15,6 +15,7 @@ import {
 } from '../devices/index.ts';
 import { leastCapitals } from '../drawing/index.ts';
 import { copyPage } from '../pages/index.ts';
+import { removePage } from '../programs/index.ts';
 import {
   applyEdit,
   checkSetup,
@@ -293,6 +294,23 @@ test('a page is not based on itself by way of others, on another device’s, nor
   const back = applyEdit(gone.value.setup, gone.value.inverse);
   expect(back.ok && back.value.setup).toEqual(now);
   expect(set('last', null)).toMatchObject({ ok: true });
+});
+
+test('removed with what hangs on it, a page leaves those that are based on it on what it was based on', () => {
+  const setup = withPanel();
+  const page = (id: string, basedOn: string | null) =>
+    newPage({ id, device: 'panel', kind: 'folder', name: id, basedOn });
+  const added = [page('more', 'takes'), page('last', 'more'), page('alone', 'takes')];
+  const now: Setup = { ...setup, pages: [...setup.pages, ...added] };
+  const bases = (of: Setup) => Object.fromEntries(of.pages.map(({ id, basedOn }) => [id, basedOn]));
+  const middle = removePage(now, 'more');
+  expect(middle.rebased).toEqual(['last']);
+  expect(bases(done(now, middle.edit))).toMatchObject({ last: 'takes', alone: 'takes' });
+  const base = applyEdit(now, removePage(now, 'takes').edit);
+  if (!base.ok) throw new Error(JSON.stringify(base.problem));
+  expect(bases(base.value.setup)).toMatchObject({ more: null, last: 'more', alone: null });
+  const back = applyEdit(base.value.setup, base.value.inverse);
+  expect(back.ok && back.value.setup).toEqual(now);
 });
 
 test('a page goes with its cells and comes back with them; a copy of it has cells of its own', () => {

@@ -1,5 +1,6 @@
 import {
   type Binding,
+  basesOf,
   bindingChanges,
   commandAt,
   commandIds,
@@ -32,6 +33,8 @@ export interface Removal {
   readonly menus: readonly string[];
   /** By name, folders in folders too. */
   readonly pages: readonly string[];
+  /** Pages that stay, by name, and were based on one that goes: they are based on what it was based on, or on none. */
+  readonly rebased: readonly string[];
 }
 
 /** What hangs on something: by kind and id, as `kind/id`. */
@@ -75,7 +78,10 @@ export function removeDevice(setup: Setup, id: string): Removal {
   return removalOf(setup, things, [{ kind: 'remove', at: itemAt.device(id) }]);
 }
 
-/** Removes a page with the folders in it, what is bound on them and what opens or chooses them. */
+/**
+ * Removes a page with the folders in it, what is bound on them and what opens or chooses them. Pages that are based on it
+ * stay, without its cells.
+ */
 export function removePage(setup: Setup, id: string): Removal {
   return removalOf(setup, pageWithin(setup, id), [{ kind: 'remove', at: itemAt.page(id) }]);
 }
@@ -133,6 +139,9 @@ function removalOf(setup: Setup, things: readonly Reference[], last: readonly Si
   const based = profiles.filter(
     ({ id, basedOn }) => basedOn !== null && isGoing('profile', basedOn) && !isGoing('profile', id),
   );
+  const rebased = setup.pages.filter(
+    ({ id, basedOn }) => basedOn !== null && isGoing('page', basedOn) && !isGoing('page', id),
+  );
   const edits: SingleEdit[] = [
     ...touched.flatMap(([slot, binding]) => bindingChanges(slot, binding, without(binding, names))),
     ...items,
@@ -144,6 +153,10 @@ function removalOf(setup: Setup, things: readonly Reference[], last: readonly Si
     ...based.map(
       ({ id }): SingleEdit => ({ kind: 'set', at: itemAt.profile(id), fields: { basedOn: null } }),
     ),
+    ...rebased.map(({ id }): SingleEdit => {
+      const stays = basesOf(setup, id).find((base) => !isGoing('page', base)) ?? null;
+      return { kind: 'set', at: itemAt.page(id), fields: { basedOn: stays } };
+    }),
     ...last,
   ];
   const lost = new Set(
@@ -163,6 +176,7 @@ function removalOf(setup: Setup, things: readonly Reference[], last: readonly Si
     macros: macros.map(({ name }) => name),
     menus: menus.map(({ name }) => name),
     pages: setup.pages.filter((page) => isGoing('page', page.id)).map(({ name }) => name),
+    rebased: rebased.map(({ name }) => name),
   };
 }
 

@@ -93,6 +93,15 @@ function arbitraryUntimed(setup: Setup): fc.Arbitrary<Untimed> {
         .option(fc.constantFrom('brindle', 'gone'))
         .map((profile): Untimed => ({ kind: 'pin', profile })),
     },
+    {
+      weight: 6,
+      arbitrary: fc
+        .tuple(
+          fc.constantFrom('unheard-of', ...setup.macros.map(({ id }) => id)),
+          fc.option(fc.constantFrom<string[]>(['‹left›'], ['left', 'wing'], []), { freq: 4 }),
+        )
+        .map(([macro, texts]): Untimed => ({ kind: 'answer', macro, texts })),
+    },
     { weight: 1, arbitrary: device.map((id): Untimed => ({ kind: 'detach', device: id })) },
     { weight: 1, arbitrary: fc.constant<Untimed>({ kind: 'time' }) },
     { weight: 1, arbitrary: fc.constant<Untimed>({ kind: 'reset' }) },

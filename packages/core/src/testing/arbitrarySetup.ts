@@ -51,6 +51,7 @@ const { step } = fc.letrec<{ step: BareStep }>((tie) => ({
     ),
     fc.constantFrom(1, 40, 150).map((ms): BareStep => ({ kind: 'wait', ms })),
     fc.constantFrom(1, 40, 150).map((ms): BareStep => ({ kind: 'wait', ms })),
+    fc.constantFrom('‹ask Which?› reed ‹ask›', '‹ask›').map((text): BareStep => ({ kind: 'text', text })),
     fc
       .record({
         window: fc.constantFrom(...WAITED_FOR),

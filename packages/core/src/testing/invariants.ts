@@ -72,7 +72,8 @@ function nothingStuck(setup: Setup, happenings: readonly Happens[], run: RunWith
   const letUp: EngineEvent[] = [
     ...keys.map((key): EngineEvent => ({ kind: 'up', t: now, ...at(key) })),
     ...Object.keys(springs).map((key): EngineEvent => ({ kind: 'position', t: now, ...at(key), value: 0 })),
-    { kind: 'time', t: now + 60_000 },
+    // Long enough for all runs that wait, each of which may ask for a minute.
+    { kind: 'time', t: now + 25 * 60_000 },
   ];
   const all = runAll(setup, [...happenings, ...letUp]);
   const endless = Object.values(all.state.running).some(({ left }) => left === null);

@@ -111,6 +111,8 @@ export function events(...lines: readonly string[]): EngineEvent[] {
         return { kind: 'front', t, computer: first, window: { executable: second, class: '', title: '' } };
       case 'pin':
         return { kind, t, profile: first === '' ? null : first };
+      case 'answer':
+        return { kind, t, macro: first, texts: second === '' ? null : rest.slice(1) };
       case 'attach':
       case 'detach':
         return { kind, t, device: first };

@@ -40,6 +40,10 @@ export function changeWords(setup: Setup, change: StateChange): string[] {
       return [`${macroName(setup, change.macro)} ${change.runs ? 'runs' : 'has ended'}.`];
     case 'until':
       return [untilWords(setup, change)];
+    case 'ask': {
+      const name = macroName(setup, change.macro);
+      return [change.how === 'asks' ? `${name} asks.` : `Nobody answered ${name} within a minute.`];
+    }
     case 'show': {
       const whose =
         change.device === null ? 'every control does' : `${deviceName(setup, change.device)} does`;

@@ -1,6 +1,6 @@
 import type { EventOf, Explanation, Outcome } from '../engine/index.ts';
 import type { Setup } from '../setup/index.ts';
-import { deviceName, profileName, triggerNameIn } from './names.ts';
+import { deviceName, macroName, profileName, triggerNameIn } from './names.ts';
 import { tidy } from './numbers.ts';
 import { whyOf } from './why.ts';
 
@@ -37,6 +37,12 @@ export function accountOf(setup: Setup, explanation: Explanation): Account {
       return event.profile === null
         ? { subject: 'Profile', did: 'back to automatic', why }
         : { subject: profileName(setup, event.profile), did: 'pinned', why };
+    case 'answer':
+      return {
+        subject: macroName(setup, event.macro),
+        did: event.texts === null ? 'not answered' : 'answered',
+        why,
+      };
     case 'edited':
       return { subject: 'Set-up', did: 'edited', why };
     case 'move': {

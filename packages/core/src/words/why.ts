@@ -70,6 +70,8 @@ function reasonOf(setup: Setup, { outcome, event, changes }: Explanation): strin
     }
     case 'macro':
       return `${macroName(setup, outcome.macro)} goes on.`;
+    case 'answered':
+      return outcome.texts === null ? 'Nothing was answered.' : '';
     case 'let-go': {
       const slept = event.kind === 'reset' && event.slept !== undefined ? sleptWords(event.slept) : '';
       const ended =
@@ -108,6 +110,7 @@ const IGNORED_WORDS: Readonly<Record<Extract<Outcome, { kind: 'ignored' }>['why'
   'unknown-device': 'There is no such device in this set-up.',
   'cannot-turn': 'This control cannot be turned.',
   'not-shown': 'Its cell is on a page that does not show now.',
+  'not-asked': 'It does not ask anything.',
   'no-positions': 'This control has no positions.',
   'unknown-phrase': 'No control of the rig is used by that phrase.',
   'unknown-profile': 'There is no such profile.',

@@ -38,6 +38,7 @@ export function PageMenu({ anchor, page, device, onClose, onRename, onInside, on
     ...(removal.bindings > 0 ? [WORDS.pageParts.bindings(removal.bindings)] : []),
     ...(removal.pages.length > 1 ? [WORDS.pageParts.folders(removal.pages.length - 1)] : []),
     ...(removal.menus.length > 0 ? [WORDS.pageParts.menus(removal.menus.length)] : []),
+    ...(removal.rebased.length > 0 ? [WORDS.pageParts.rebased(removal.rebased.length)] : []),
   ];
   const does = (act: () => void) => () => {
     onClose();

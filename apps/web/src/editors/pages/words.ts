@@ -39,6 +39,8 @@ export const WORDS = {
     bindings: (count: number) => (count === 1 ? '1 assignment' : `${count} assignments`),
     folders: (count: number) => (count === 1 ? '1 folder in it' : `${count} folders in it`),
     menus: (count: number) => (count === 1 ? '1 radial menu' : `${count} radial menus`),
+    rebased: (count: number) =>
+      count === 1 ? 'its cells on 1 page based on it' : `its cells on ${count} pages based on it`,
   },
   pageTitle: (name: string, device: string) => `${name}, page of ${device}`,
   pageProgram: 'Belongs to',

@@ -8,8 +8,9 @@ import { selectLayout } from '../../app/keyboard/keyboardSlice.ts';
 import { makeEdits } from '../../app/setup/edits.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { AskField } from '../../practice/AskField.tsx';
 import { DESK_WINDOWS, selectDesk } from '../../practice/deskSlice.ts';
-import { isOn } from '../../practice/startTrial.ts';
+import { isTrying } from '../../practice/startTrial.ts';
 import { Findings } from './Findings.tsx';
 import { type Picking, StepFields } from './fields/StepFields.tsx';
 import { MacroHeader } from './MacroHeader.tsx';
@@ -106,7 +107,7 @@ export function MacrosPage() {
   const [said, setSaid] = useState('');
   const fields = useRef<HTMLDivElement>(null);
   const shown = trial.shown?.macro === macro?.id ? trial.shown : null;
-  const trying = shown !== null && isOn(shown.state);
+  const trying = shown !== null && isTrying(shown.state);
   const measured = useMemo(
     () => new Map([...(shown?.state.waits ?? [])].map(([step, { ms }]) => [step, ms])),
     [shown?.state.waits],
@@ -293,6 +294,9 @@ export function MacrosPage() {
         )}
         <DeskBeside large={large} onLarge={setLarge}>
           <PlaceMark at={chosen?.kind === 'click' ? chosen.at : null} />
+          {macro && shown?.state.status === 'asking' && (
+            <AskField name={macro.name} questions={shown.state.questions} onAnswer={trial.answer} />
+          )}
         </DeskBeside>
         {macro && shown && <TrialLine setup={setup} trial={shown} rows={rows} />}
         {macro && !recording.shown && (

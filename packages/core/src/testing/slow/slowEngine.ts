@@ -160,6 +160,9 @@ export class SlowEngine {
       case 'pin':
         if (event.profile === null || this.#setup.profiles[event.profile]) this.#pin(event.profile);
         return;
+      case 'answer':
+        for (const run of this.#actions.macros) if (run.macro.id === event.macro) run.answer(event.texts);
+        return;
       case 'edited':
         this.#afterEdit(() => undefined);
         return;

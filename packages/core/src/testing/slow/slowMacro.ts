@@ -62,6 +62,9 @@ export class SlowMacro {
   #round: number;
   #left: number;
   #waiting: StepOf<'until'> | null = null;
+  /** A person is asked; what they answered is typed next. */
+  #asks = false;
+  #answers: readonly string[] | null = null;
   #due: Due | null = null;
   #downs: { readonly down: Down; readonly block: object | null }[] = [];
 
@@ -105,6 +108,21 @@ export class SlowMacro {
     this.beginLater();
   }
 
+  /** A person answers; null: does not want to. */
+  answer(texts: readonly string[] | null): void {
+    if (!this.#asks) return;
+    if (texts === null) {
+      this.place.stopped(this);
+      return;
+    }
+    this.#asks = false;
+    this.#answers = texts;
+    this.#at = this.place.desk.now;
+    this.#wait = 0;
+    this.place.clock.drop(this.#due);
+    this.beginLater();
+  }
+
   #satisfied(at: number): void {
     this.#waiting = null;
     this.#at = at;
@@ -118,6 +136,10 @@ export class SlowMacro {
       const at = this.#whenNext();
       if (at > desk.now) {
         this.#due = clock.set(at, () => this.goOn());
+        return;
+      }
+      if (this.#asks) {
+        this.place.stopped(this);
         return;
       }
       if (this.#waiting) {
@@ -143,11 +165,13 @@ export class SlowMacro {
   }
 
   #whenNext(): number {
+    if (this.#asks) return this.#at + 60_000;
     if (this.#waiting) return this.#at + this.#waiting.atMostMs;
     const asked = this.#at + this.#wait;
     const paced = Math.max(asked, this.sentAt + this.macro.pace);
     const next = this.#next;
-    if (next) return 'step' in next && !isSent(next.step) ? asked : paced;
+    // What asks is not sent before it is answered.
+    if (next) return 'step' in next && (!isSent(next.step) || this.#mustAsk(next.step)) ? asked : paced;
     const end = this.macro.run === 'times' ? asked : Math.max(asked, this.#round + 10);
     return this.#left === 0 && this.#downs.length > 0 ? Math.max(end, paced) : end;
   }
@@ -177,6 +201,9 @@ export class SlowMacro {
     } else if (todo.step.kind === 'until') {
       if (this.place.isInFront(todo.step.window, this.to.computer)) this.#satisfied(at);
       else this.#waiting = todo.step;
+      return;
+    } else if (this.#mustAsk(todo.step)) {
+      this.#asks = true;
       return;
     } else {
       this.#doStep(todo.step, todo.mark);
@@ -214,7 +241,7 @@ export class SlowMacro {
         this.#put(step.button);
         return;
       case 'text':
-        exactly([], () => desk.send(this.to, { kind: 'text', text: step.text }));
+        exactly([], () => desk.send(this.to, { kind: 'text', text: this.#filled(step.text) }));
         return;
       case 'click':
         withKeys(step.keys, () => desk.click(this.to, step));
@@ -240,6 +267,21 @@ export class SlowMacro {
     }
   }
 
+  #mustAsk(step: Plain): boolean {
+    return this.#answers === null && step.kind === 'text' && step.text.includes('‹ask');
+  }
+
+  /** What was answered stands in place of the questions, whatever is between their marks. */
+  #filled(text: string): string {
+    const [before = '', ...asked] = text.split('‹ask');
+    const answers = this.#answers ?? [];
+    this.#answers = null;
+    return (
+      before +
+      asked.map((rest, i) => withoutMarks(answers[i] ?? '') + rest.slice(rest.indexOf('›') + 1)).join('')
+    );
+  }
+
   #put(what: string | number): void {
     const known = this.#downs.some(({ down, block }) => block === null && down.what === what);
     if (!known) this.#downs.push({ down: this.place.desk.press(this.to, what), block: null });
@@ -256,4 +298,8 @@ export class SlowMacro {
 /** Whether the pace counts for a step. */
 function isSent({ kind }: Plain): boolean {
   return kind !== 'until' && kind !== 'layer';
+}
+
+function withoutMarks(text: string): string {
+  return text.split('‹').join('').split('›').join('');
 }

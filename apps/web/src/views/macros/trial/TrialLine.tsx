@@ -4,6 +4,7 @@ import { capital, durationWords, holdWords, sentOf } from '@nimble-lever/core/wo
 import { selectLayout } from '../../../app/keyboard/keyboardSlice.ts';
 import { useAppSelector } from '../../../app/store.ts';
 import { Keycap } from '../../../pieces/Keycap.tsx';
+import { isTrying } from '../../../practice/startTrial.ts';
 import type { ScoreRow } from '../rows.ts';
 import { WORDS } from '../words.ts';
 import type { ShownTrial } from './useTrial.ts';
@@ -37,7 +38,7 @@ export function TrialLine({ setup, trial: { state }, rows }: Props) {
   const layout = useAppSelector(selectLayout);
   const { status, last, next, held, sent } = state;
   const number = (id: string | null) => rows.find(({ step }) => step.id === id)?.number;
-  const at = number(status === 'running' || status === 'waiting' ? (next ?? last) : last);
+  const at = number(isTrying(state) ? (next ?? last) : last);
   const told = sentOf(sent, layout);
   const newest = told.slice(-TOLD);
   return (

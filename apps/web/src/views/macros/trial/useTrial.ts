@@ -34,5 +34,6 @@ export function useTrial() {
     if (on?.isOn() && shown?.macro === macro && shown.speed === 'steps') on.goOn();
     else start(macro, 'steps', from);
   };
-  return { shown, start, step, stop };
+  const answer = (texts: readonly string[] | null) => running.current?.answer(texts);
+  return { shown, start, step, answer, stop };
 }
