@@ -266,6 +266,7 @@ test('a macro runs while it is held, until it is pressed again, and once for eac
   );
   expect(shown).toBeGreaterThanOrEqual(6);
   await restsAt(shown);
+  await expect(page.getByText('New macro has ended.').first()).toBeVisible();
 
   await macros(page, app.address, /^New macro/);
   await runs('Runs until pressed again');
@@ -347,6 +348,14 @@ test('a place and an item of a menu are taken by pointing at them; what cannot b
   await expect(
     step(page, /^Step 3\.1, click: left, at -?\d+, \d+ from the window’s top right/),
   ).toContainText('wing, right');
+  // What lies outside it is told once it was tried there.
+  const down = page.getByRole('textbox', { name: /^Down, in pixels/ });
+  await down.fill('1999');
+  await page.keyboard.press('Enter');
+  await expect(findings(page)).not.toContainText('lies outside its window');
+  await page.getByRole('button', { name: 'Try it', exact: true }).click();
+  await expect(findings(page)).toContainText('lies outside its window');
+  await page.keyboard.press('Escape');
   await step(page, /menu: Window › Colours/).click();
   await page.getByRole('button', { name: 'Pick it in the program…' }).click();
   await page.getByRole('button', { name: 'Menu Layer of Brindle' }).click();

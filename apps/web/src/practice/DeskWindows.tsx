@@ -1,5 +1,5 @@
 import { styled } from '@mui/material/styles';
-import type { ReactNode, Ref } from 'react';
+import { memo, type ReactNode, type Ref } from 'react';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { AskOverlay } from './AskField.tsx';
 import { DeskPointer } from './DeskPointer.tsx';
@@ -34,7 +34,7 @@ interface Props {
 }
 
 /** The screen of the practice desk: its windows, its pointer, and what shows over them. */
-export function DeskWindows({ surface, solo = false, children }: Props) {
+export const DeskWindows = memo(function DeskWindows({ surface, solo = false, children }: Props) {
   const dispatch = useAppDispatch();
   const desk = useAppSelector(selectDesk);
   const { order, active, shown } = desk;
@@ -74,4 +74,4 @@ export function DeskWindows({ surface, solo = false, children }: Props) {
       {children}
     </Screen>
   );
-}
+});

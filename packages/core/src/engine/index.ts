@@ -1,4 +1,4 @@
-export { answeredText, MOST_ANSWER, questionsOf } from './ask.ts';
+export { ASKED_MS, answeredText, MOST_ANSWER, questionsOf } from './ask.ts';
 export { type Compiled, compile, controlAt, controlKey } from './compile.ts';
 export { sends } from './compileMacro.ts';
 export { nextDeadline } from './deadlines.ts';

@@ -52,6 +52,12 @@ test.each<[string, BareStep[], Partial<Macro>, ReturnType<typeof times>]>([
     ['step-1 0, step-2 0, step-3 0…410…3000', '0…410…3000', '0…410…3000'],
   ],
   [
+    'text that asks comes when it asks, and waits for the answer for a minute at most',
+    [press('A'), { kind: 'text', text: '‹ask›' }, press('B')],
+    {},
+    ['step-1 0, step-2 0, step-3 0…410…60000', '0…410…60000', '0…410…60000'],
+  ],
+  [
     'a pace counts for what is sent, a hold twice',
     [{ kind: 'hold', keys: 'Alt', steps: [press('A')] }, press('B')],
     { pace: 20 },
@@ -99,9 +105,12 @@ function ran({ setup, macro }: ReturnType<typeof tried>, lines: readonly string[
   const runs = { kind: 'macro', macro: macro.id } as const;
   return simulate(bound([['everywhere pad/key-1 press', runs]], setup), events(...lines));
 }
-/** Steps the small rig can always do, at times that can be told from the strokes alone. */
+/** Steps the small rig can always do by itself, at times that can be told from the strokes alone. */
 const certain = (steps: readonly MacroStep[]): boolean =>
-  everyStep(steps).every((step) => step.kind !== 'hold' || step.keys !== '漢');
+  everyStep(steps).every(
+    (step) =>
+      !(step.kind === 'hold' && step.keys === '漢') && !(step.kind === 'text' && step.text.includes('‹ask')),
+  );
 
 test('the engine takes as long as was reckoned: at least with its windows there, at most where they never come', () => {
   fc.assert(

@@ -1,8 +1,9 @@
+import { ASKED_MS, questionsOf } from '../engine/index.ts';
 import { isBlock, type Macro, type MacroStep, type Setup } from '../setup/index.ts';
 
 /** A time that may not be known exactly: milliseconds. Exact where all three are the same. */
 export interface Span {
-  /** Where every window it waits for is there at once. */
+  /** Where every window it waits for is there at once, and every question answered. */
   readonly least: number;
   /** Where each comes at the last moment, and too late does not stop it. */
   readonly most: number;
@@ -20,8 +21,8 @@ export interface MacroEstimate {
   readonly total: Span | null;
 }
 
-/** How long one wait for a window may take. */
-type Waits = (step: Extract<MacroStep, { kind: 'until' }>) => number;
+/** How long one wait may take: for a window, or for an answer to what text asks. */
+type Waits = (step: Extract<MacroStep, { kind: 'until' | 'text' }>) => number;
 
 /**
  * When each step of a macro comes, by the same rules as it runs (waits add up, what is sent keeps the pace).
@@ -34,8 +35,8 @@ export function estimate(
   measured: ReadonlyMap<string, number> = new Map(),
 ): MacroEstimate {
   const least = walk(setup, macro, () => 0);
-  const most = walk(setup, macro, ({ atMostMs }) => atMostMs);
-  const about = walk(setup, macro, ({ id, atMostMs }) => Math.min(measured.get(id) ?? 0, atMostMs));
+  const most = walk(setup, macro, atMost);
+  const about = walk(setup, macro, (step) => Math.min(measured.get(step.id) ?? 0, atMost(step)));
   const span = (of: (walked: Walked) => number): Span => ({
     least: of(least),
     most: of(most),
@@ -49,6 +50,9 @@ export function estimate(
     total: endless ? null : span(({ total }) => total),
   };
 }
+
+/** How long a step waits at most. */
+const atMost: Waits = (step) => (step.kind === 'until' ? step.atMostMs : ASKED_MS);
 
 /** One way it may go. */
 interface Walked {
@@ -96,11 +100,18 @@ function walk(setup: Setup, macro: Macro, waits: Waits): Walked {
         case 'layer':
           note();
           break;
+        case 'text':
+          if (questionsOf(step.text).length > 0) {
+            note();
+            at += waits(step);
+          }
+          send();
+          note();
+          break;
         case 'hold':
         case 'shortcut':
         case 'key-down':
         case 'key-up':
-        case 'text':
         case 'button':
         case 'click':
         case 'wheel':

@@ -9,7 +9,9 @@ export function isWorthTelling({ outcome, event, changes, strokes }: Explanation
   if (outcome.kind === 'released') {
     // Something is sent by the release itself: that style, or an item of a menu that is let go on.
     const chose = changes.some(({ kind }) => kind === 'radial-closed');
-    return outcome.silent || chose || sentOf(strokes).length > 0;
+    // What runs while it is held has ended.
+    const ended = changes.some((change) => change.kind === 'macro' && !change.runs);
+    return outcome.silent || chose || ended || sentOf(strokes).length > 0;
   }
   if (event.kind === 'edited') return changes.length > 0;
   // The pointer's way is no news; what it nudged is.

@@ -2,16 +2,16 @@ import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
-import OutlinedInput from '@mui/material/OutlinedInput';
 import { styled } from '@mui/material/styles';
 import { foldName } from '@nimble-lever/core/devices';
 import { estimate, macroUses, stepCount } from '@nimble-lever/core/macros';
 import type { Macro } from '@nimble-lever/core/setup';
 import { controlUseWords } from '@nimble-lever/core/words';
 import { Circle, MoreHorizontal, Plus } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppSelector } from '../../app/store.ts';
+import { ListSearch } from '../../pieces/ListSearch.tsx';
 import { wholeTime } from './times.ts';
 import { WORDS } from './words.ts';
 
@@ -74,7 +74,14 @@ interface Props {
 }
 
 /** All macros by program: how long each takes, and what runs it. */
-export function MacroList({ shown, onShow, onNew, onRecord, onCopy, onRemove }: Props) {
+export const MacroList = memo(function MacroList({
+  shown,
+  onShow,
+  onNew,
+  onRecord,
+  onCopy,
+  onRemove,
+}: Props) {
   const setup = useAppSelector(selectSetup);
   const [search, setSearch] = useState('');
   const [menu, setMenu] = useState<{ readonly at: HTMLElement; readonly macro: Macro } | null>(null);
@@ -99,16 +106,11 @@ export function MacroList({ shown, onShow, onNew, onRecord, onCopy, onRemove }: 
     <Box aria-label={WORDS.macros}>
       {setup.macros.length >= SEARCHED_FROM && (
         <div className="search">
-          <OutlinedInput
-            fullWidth
+          <ListSearch
             value={search}
-            placeholder={WORDS.search}
-            onChange={({ target }) => setSearch(target.value)}
-            onKeyDown={({ key }) => {
-              if (key === 'Escape') setSearch('');
-              if (key === 'Enter' && found[0]) onShow(found[0].id);
-            }}
-            inputProps={{ 'aria-label': WORDS.search, type: 'search', spellCheck: false }}
+            label={WORDS.search}
+            onChange={setSearch}
+            onEnter={() => found[0] && onShow(found[0].id)}
           />
         </div>
       )}
@@ -179,4 +181,4 @@ export function MacroList({ shown, onShow, onNew, onRecord, onCopy, onRemove }: 
       </footer>
     </Box>
   );
-}
+});

@@ -1,5 +1,6 @@
 import Button from '@mui/material/Button';
 import { styled } from '@mui/material/styles';
+import { useEventCallback } from '@mui/material/utils';
 import { addSteps, checkMacro, estimate, type StepSpot, wrapSteps } from '@nimble-lever/core/macros';
 import { type BareStep, isBlock, type Macro } from '@nimble-lever/core/setup';
 import { useEffect, useMemo, useRef, useState } from 'react';
@@ -116,9 +117,13 @@ export function MacrosPage() {
   const findings = useMemo(
     () =>
       macro
-        ? checkMacro(setup, macro, { layout, opened: shown?.state.opened ?? new Map(), window: null })
+        ? checkMacro(setup, macro, {
+            layout,
+            opened: shown?.state.opened ?? new Map(),
+            window: shown?.window ?? null,
+          })
         : [],
-    [setup, macro, layout, shown?.state.opened],
+    [setup, macro, layout, shown?.state.opened, shown?.window],
   );
   const flagged = useMemo(() => new Set(findings.flatMap(({ step }) => step ?? [])), [findings]);
   const chosen =
@@ -189,18 +194,41 @@ export function MacrosPage() {
     return () => window.removeEventListener('keydown', onKeyDown, { capture: true });
   }, [trying, stop]);
 
+  // The same as long as the view is there, so that what does not change with what is selected is not drawn anew with it.
+  const listActs = {
+    show: useEventCallback(show),
+    make: useEventCallback(() => void make()),
+    record: useEventCallback(() => {
+      recordsInto.current = false;
+      record();
+    }),
+    copy: useEventCallback((each: Macro) => show(dispatch(copyMacro(each)))),
+    remove: useEventCallback((each: Macro) => setSaid(dispatch(removeMacro(each)) ?? '')),
+  };
+  const addHere = useEventCallback((kind: AddedKind) => add(kind));
+  const place = chosen?.kind === 'click' ? chosen.at : null;
+  const questions = shown?.state.status === 'asking' ? shown.state.questions : null;
+  const { answer } = trial;
+  const name = macro?.name ?? '';
+  const overDesk = useMemo(
+    () => (
+      <>
+        <PlaceMark at={place} />
+        {questions && <AskField name={name} questions={questions} onAnswer={answer} />}
+      </>
+    ),
+    [place, questions, name, answer],
+  );
+
   return (
     <Layout data-large={large}>
       <MacroList
         shown={macro?.id ?? null}
-        onShow={show}
-        onNew={() => make()}
-        onRecord={() => {
-          recordsInto.current = false;
-          record();
-        }}
-        onCopy={(each) => show(dispatch(copyMacro(each)))}
-        onRemove={(each) => setSaid(dispatch(removeMacro(each)) ?? '')}
+        onShow={listActs.show}
+        onNew={listActs.make}
+        onRecord={listActs.record}
+        onCopy={listActs.copy}
+        onRemove={listActs.remove}
       />
       <div className="middle">
         {macro && times ? (
@@ -235,7 +263,7 @@ export function MacrosPage() {
                 {said}
               </p>
             )}
-            <AddBar macro={macro} several={selection.ids.size > 1} onAdd={(kind) => add(kind)} />
+            <AddBar macro={macro} several={selection.ids.size > 1} onAdd={addHere} />
           </>
         ) : (
           <div className="nothing">
@@ -293,10 +321,7 @@ export function MacrosPage() {
           )
         )}
         <DeskBeside large={large} onLarge={setLarge}>
-          <PlaceMark at={chosen?.kind === 'click' ? chosen.at : null} />
-          {macro && shown?.state.status === 'asking' && (
-            <AskField name={macro.name} questions={shown.state.questions} onAnswer={trial.answer} />
-          )}
+          {overDesk}
         </DeskBeside>
         {macro && shown && <TrialLine setup={setup} trial={shown} rows={rows} />}
         {macro && !recording.shown && (

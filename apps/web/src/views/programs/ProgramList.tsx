@@ -1,7 +1,7 @@
-import OutlinedInput from '@mui/material/OutlinedInput';
 import { styled } from '@mui/material/styles';
 import { foldName } from '@nimble-lever/core/devices';
 import { useState } from 'react';
+import { ListSearch } from '../../pieces/ListSearch.tsx';
 import { AddProgram } from './AddProgram.tsx';
 import { ProgramEntry } from './ProgramEntry.tsx';
 import { useEntries } from './useEntries.ts';
@@ -39,16 +39,11 @@ export function ProgramList({ shown, onShow, onList, onName }: Props) {
     <Box aria-label={WORDS.programs}>
       {entries.length >= SEARCHED_FROM && (
         <div className="search">
-          <OutlinedInput
-            fullWidth
+          <ListSearch
             value={search}
-            placeholder={WORDS.search}
-            onChange={({ target }) => setSearch(target.value)}
-            onKeyDown={({ key }) => {
-              if (key === 'Escape') setSearch('');
-              if (key === 'Enter' && found[0]) onShow(found[0].program?.id ?? null);
-            }}
-            inputProps={{ 'aria-label': WORDS.search, type: 'search', spellCheck: false }}
+            label={WORDS.search}
+            onChange={setSearch}
+            onEnter={() => found[0] && onShow(found[0].program?.id ?? null)}
           />
         </div>
       )}

@@ -4,7 +4,7 @@ import MenuItem from '@mui/material/MenuItem';
 import { styled } from '@mui/material/styles';
 import type { Macro } from '@nimble-lever/core/setup';
 import { ChevronDown } from 'lucide-react';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { selectSetup } from '../../../app/setup/selectors.ts';
 import { useAppSelector } from '../../../app/store.ts';
 import { WORDS } from '../words.ts';
@@ -32,7 +32,7 @@ interface Props {
 }
 
 /** What can be added: by a click behind what is selected, or dragged to its place. */
-export function AddBar({ macro, several, onAdd }: Props) {
+export const AddBar = memo(function AddBar({ macro, several, onAdd }: Props) {
   const setup = useAppSelector(selectSetup);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   return (
@@ -73,4 +73,4 @@ export function AddBar({ macro, several, onAdd }: Props) {
       </Menu>
     </Bar>
   );
-}
+});

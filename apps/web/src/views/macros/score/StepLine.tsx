@@ -8,6 +8,7 @@ import {
   stepWords,
   windowAskedWords,
 } from '@nimble-lever/core/words';
+import { memo } from 'react';
 import { Keycap } from '../../../pieces/Keycap.tsx';
 import type { Waited } from '../../../practice/startTrial.ts';
 import type { ScoreRow } from '../rows.ts';
@@ -67,7 +68,15 @@ interface Props {
 }
 
 /** One step as its card, or as the gap that waiting is. */
-export function StepLine({ setup, row, program, selected, now, flagged, waited }: Props) {
+export const StepLine = memo(function StepLine({
+  setup,
+  row,
+  program,
+  selected,
+  now,
+  flagged,
+  waited,
+}: Props) {
   const { step, skipped } = row;
   const isGap = step.kind === 'wait' || step.kind === 'until';
   return (
@@ -88,7 +97,7 @@ export function StepLine({ setup, row, program, selected, now, flagged, waited }
       {step.note && <span className="note">{step.note}</span>}
     </Card>
   );
-}
+});
 
 /** What it does, with keycaps where keys are sent. */
 function StepBody({ setup, row: { step }, program }: Pick<Props, 'setup' | 'row' | 'program'>) {

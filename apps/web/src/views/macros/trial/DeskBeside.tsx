@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { styled } from '@mui/material/styles';
 import { Maximize2, Minimize2 } from 'lucide-react';
-import { type ReactNode, useRef } from 'react';
+import { memo, type ReactNode, useRef } from 'react';
 import { useAppDispatch, useAppSelector } from '../../../app/store.ts';
 import { ChoiceField } from '../../../pieces/ChoiceField.tsx';
 import { useSize } from '../../../pieces/useSize.ts';
@@ -43,8 +43,11 @@ interface Props {
   readonly children?: ReactNode;
 }
 
-/** The practice desk beside the score: drawn small where there is little room, and working all the same. */
-export function DeskBeside({ large, onLarge, children }: Props) {
+/**
+ * The practice desk beside the score: drawn small where there is little room, and working all the same. It is much to
+ * draw, and does not change with what is selected.
+ */
+export const DeskBeside = memo(function DeskBeside({ large, onLarge, children }: Props) {
   const dispatch = useAppDispatch();
   const surface = useRef<HTMLDivElement>(null);
   const room = useRef<HTMLDivElement>(null);
@@ -93,4 +96,4 @@ export function DeskBeside({ large, onLarge, children }: Props) {
       </div>
     </Box>
   );
-}
+});
