@@ -51,7 +51,8 @@ export async function open(
     | `panels?${string}`
     | 'rehearse'
     | 'settings'
-    | 'add-device',
+    | 'add-device'
+    | 'vault',
 ): Promise<void> {
   await page.goto(`${address}/${view}`);
   await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();

@@ -20,6 +20,7 @@ const ALL_OF_CORE = core(
   'pages',
   'panels',
   'desks',
+  'vault',
 );
 const PAGE = ['react', 'react-dom', 'react-redux', 'react-router', '@mui', '@reduxjs', 'lucide-react', 'zod'];
 
@@ -53,6 +54,7 @@ export const ROOMS = [
     [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve', 'formats', 'words')],
     ['htmlparser2', 'papaparse', 'zod'],
   ],
+  [core('vault')[0], core('setup'), []],
   [core('pages')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve')], []],
   [core('panels')[0], [ROOT_FILES, ...core('devices', 'drawing', 'setup', 'pages')], []],
   [
@@ -108,13 +110,22 @@ export const ROOMS = [
   [web('practice')[0], [ROOT_FILES, ...ALL_OF_CORE, 'packages/session/src', ...web('pieces', 'app')], PAGE],
   [web('editors')[0], [ROOT_FILES, ...ALL_OF_CORE, ...web('pieces', 'app')], [...PAGE, '@dnd-kit']],
   // A view imports no other view.
-  ...['addDevice', 'board', 'lend', 'macros', 'panels', 'programs', 'rehearse', 'rig', 'settings'].map(
-    (view) => [
-      `apps/web/src/views/${view}`,
-      [ROOT_FILES, ...ALL_OF_CORE, ...web('pieces', 'app', 'practice', 'editors', 'workers')],
-      [...PAGE, '@tanstack', 'chart.js'],
-    ],
-  ),
+  ...[
+    'addDevice',
+    'board',
+    'lend',
+    'macros',
+    'panels',
+    'programs',
+    'rehearse',
+    'rig',
+    'settings',
+    'vault',
+  ].map((view) => [
+    `apps/web/src/views/${view}`,
+    [ROOT_FILES, ...ALL_OF_CORE, ...web('pieces', 'app', 'practice', 'editors', 'workers')],
+    [...PAGE, '@tanstack', 'chart.js'],
+  ]),
   // A page of its own, which must be light: of the app it takes what has no state.
   [
     web('panel')[0],

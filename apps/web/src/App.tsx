@@ -36,6 +36,7 @@ const PanelsPage = lazy(async () => ({
 const MacrosPage = lazy(async () => ({
   default: (await import('./views/macros/MacrosPage.tsx')).MacrosPage,
 }));
+const VaultPage = lazy(async () => ({ default: (await import('./views/vault/VaultPage.tsx')).VaultPage }));
 const ProgramsPage = lazy(async () => ({
   default: (await import('./views/programs/ProgramsPage.tsx')).ProgramsPage,
 }));
@@ -80,6 +81,7 @@ function Views() {
         <Route path="macros" element={<MacrosPage />} />
         <Route path="panels" element={<PanelsPage />} />
         <Route path="rehearse" element={<RehearsePage />} />
+        <Route path="vault" element={<VaultPage />} />
         <Route path="settings" element={<SettingsPage />} />
         <Route path="add-device" element={<AddDevicePage />} />
         <Route path="lend" element={<LendPage />} />

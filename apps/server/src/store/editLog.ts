@@ -66,16 +66,19 @@ export async function entriesAfter(
   return { entries: rows.map((row) => toEntry(row, setup)), more };
 }
 
-/** The newest entries of an author before a revision. */
+/** The newest entries before a revision: of an author, or (null) of everyone. */
 export async function entriesBefore(
   database: Queryable,
   setUp: string,
   revision: number,
-  author: string,
+  author: string | null,
   setup: Setup,
 ): Promise<LogPage> {
-  const where = 'set_up = $1 AND revision < $2 AND (author_id = $3 OR author_id IS NULL)';
-  const { rows, more } = await readPage(database, where, [setUp, revision, author], 'DESC');
+  const [own, values] =
+    author === null
+      ? ['', [setUp, revision]]
+      : [' AND (author_id = $3 OR author_id IS NULL)', [setUp, revision, author]];
+  const { rows, more } = await readPage(database, `set_up = $1 AND revision < $2${own}`, values, 'DESC');
   return { entries: rows.reverse().map((row) => toEntry(row, setup)), more };
 }
 

@@ -99,8 +99,8 @@ export class SetupStore {
     return { to: entries.at(-1)?.revision ?? stored.revision, texts: entries.map(entryText) };
   }
 
-  /** An author's newest entries before a revision; null when there is no such set-up. */
-  async entriesBefore(id: string, revision: number, author: string): Promise<LogPage | null> {
+  /** The newest entries before a revision, of an author or (null) of everyone; null when there is no such set-up. */
+  async entriesBefore(id: string, revision: number, author: string | null): Promise<LogPage | null> {
     const stored = await this.read(id);
     return stored && entriesBefore(this.pool, id, revision, author, stored.setup);
   }

@@ -22,10 +22,10 @@ import { unknownSetUp } from './unknownSetUp.ts';
 const author = z.uuid().toLowerCase();
 /** Who reads: their own history is told with the set-up. */
 const readQuery = z.object({ author: author.optional() });
-/** Either what came after a revision, or what a person did before one. */
+/** Either what came after a revision, or what a person, or everyone, did before one. */
 const entriesQuery = z.union([
   z.strictObject({ after: z.coerce.number().pipe(revisionSchema) }),
-  z.strictObject({ before: z.coerce.number().pipe(revisionSchema), author }),
+  z.strictObject({ before: z.coerce.number().pipe(revisionSchema), author: author.optional() }),
 ]);
 
 /** What is asked of the set-ups themselves. */
@@ -74,7 +74,7 @@ async function entriesText(store: SetupStore, id: string, query: Query): Promise
   const page =
     'after' in asked
       ? await store.entriesAfter(id, asked.after)
-      : await store.entriesBefore(id, asked.before, asked.author);
+      : await store.entriesBefore(id, asked.before, asked.author ?? null);
   if (!page) throw unknownSetUp(id);
   return JSON.stringify(page);
 }

@@ -68,6 +68,7 @@ export {
   EDIT_FORMAT,
   type Edit,
   editSchema,
+  MOST_TOGETHER,
   partsOf,
   type SingleEdit,
   together,

@@ -28,6 +28,7 @@ const PLACES: readonly (readonly [name: string, path: string, also: string])[] =
   [WORDS.macros, '/macros', 'steps chain record sequence'],
   [WORDS.panels, '/panels', 'pages folders sets faces keys drawing'],
   [WORDS.rehearse, '/rehearse', 'practice try test'],
+  [WORDS.vault, '/vault', 'history log past earlier go back edits'],
   [WORDS.lend, '/lend', 'use this browser at another desk remote'],
   [WORDS.settings, '/settings', 'options preferences'],
   [WORDS.places.keyboard, '/settings', 'layout language keys'],

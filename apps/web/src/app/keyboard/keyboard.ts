@@ -15,14 +15,10 @@ const keptSchema = z.object({
 /** What the person chose; what is missing is found from the browser. */
 type Kept = z.infer<typeof keptSchema>;
 
-/** Each layout is a file of its own: only the one in use reaches the page. */
-const FILES = import.meta.glob<LayoutData>('../../../../../packages/core/src/keys/layouts/xkb/*.json', {
-  import: 'default',
-});
-
-/** What reads a layout's file; nothing for a layout that does not ship. */
-export function layoutFile(id: string): (() => Promise<LayoutData>) | undefined {
-  return Object.entries(FILES).find(([path]) => path.endsWith(`/${id}.json`))?.[1];
+/** What reads a layout's file; nothing for a layout that does not ship. The list of all files comes when it is first asked. */
+async function fileOf(id: string): Promise<(() => Promise<LayoutData>) | undefined> {
+  const { layoutFile } = await import('./layoutFiles.ts');
+  return layoutFile(id);
 }
 
 /** Takes a layout and keeps the choice; what was asked once is not asked again. */
@@ -51,7 +47,7 @@ const readLayoutFile =
   (id: string, known: boolean): AppThunk<Promise<void>> =>
   async (dispatch, getState) => {
     const { platform } = getState().keyboard;
-    const file = layoutFile((platform === 'mac' && ON_MAC[id]) || id);
+    const file = await fileOf((platform === 'mac' && ON_MAC[id]) || id);
     if (!file) return;
     dispatch(layoutChosen({ id, known }));
     const layout = readLayout(await file());
@@ -68,10 +64,12 @@ export function readOtherLayouts(store: AppStore): void {
       if (asked.has(id) || id === keyboard.layoutId) continue;
       asked.add(id);
       // Without its file the computer is taken to have this one's keyboard; the next page tries again.
-      void layoutFile(id)?.().then(
-        (data) => store.dispatch(otherLayoutRead(readLayout(data))),
-        () => undefined,
-      );
+      void fileOf(id)
+        .then((read) => read?.())
+        .then(
+          (data) => data && store.dispatch(otherLayoutRead(readLayout(data))),
+          () => undefined,
+        );
     }
   };
   store.subscribe(keepUp);

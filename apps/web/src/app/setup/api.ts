@@ -39,6 +39,11 @@ export async function readOlder(setUp: string, before: number, author: string) {
   return readAs(historySchema, await getJson(`/api/set-ups/${setUp}/edits?${query}`));
 }
 
+/** Everyone's edits before a revision, the newest of them. Throws as `readFirstSetUp` does. */
+export async function readBefore(setUp: string, before: number) {
+  return readAs(historySchema, await getJson(`/api/set-ups/${setUp}/edits?before=${before}`));
+}
+
 /**
  * Reads an answer. One that does not fit comes from another version of the server, whose words this page does
  * not know.

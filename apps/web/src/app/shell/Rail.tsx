@@ -1,5 +1,14 @@
 import { styled } from '@mui/material/styles';
-import { AppWindow, Joystick, LayoutPanelLeft, ListOrdered, Play, Settings2, Table2 } from 'lucide-react';
+import {
+  AppWindow,
+  Archive,
+  Joystick,
+  LayoutPanelLeft,
+  ListOrdered,
+  Play,
+  Settings2,
+  Table2,
+} from 'lucide-react';
 import { NavLink } from 'react-router';
 import { Logo } from './Logo.tsx';
 import { ThemeSwitch } from './ThemeSwitch.tsx';
@@ -50,7 +59,7 @@ const Place = styled(NavLink)(({ theme: { vars } }) => ({
   },
 }));
 
-/** The views there are, in the order of the work: arranged first, then proven. */
+/** The views there are, in the order of the work: arranged first, then proven, then kept. */
 const GROUPS = [
   [
     { to: '/board', name: WORDS.board, icon: Table2 },
@@ -60,6 +69,7 @@ const GROUPS = [
     { to: '/panels', name: WORDS.panels, icon: LayoutPanelLeft },
   ],
   [{ to: '/rehearse', name: WORDS.rehearse, icon: Play }],
+  [{ to: '/vault', name: WORDS.vault, icon: Archive }],
 ] as const;
 
 /** The views, on the left of every one. */

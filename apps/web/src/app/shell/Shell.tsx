@@ -77,6 +77,7 @@ const TITLES: ReadonlyMap<string, string> = new Map([
   ['/macros', WORDS.macros],
   ['/panels', WORDS.panels],
   ['/rehearse', WORDS.rehearse],
+  ['/vault', WORDS.vault],
   ['/settings', WORDS.settings],
   ['/add-device', WORDS.addDevice],
   ['/lend', WORDS.lend],

@@ -8,6 +8,7 @@ export const WORDS = {
   macros: 'Macros',
   panels: 'Panels',
   rehearse: 'Rehearse',
+  vault: 'Vault',
   settings: 'Settings',
   addDevice: 'Add a device',
   lend: 'Lend devices',

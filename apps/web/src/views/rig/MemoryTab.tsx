@@ -19,8 +19,8 @@ import {
   triggerNameIn,
 } from '@nimble-lever/core/words';
 import { useMemo, useState } from 'react';
-import { layoutFile } from '../../app/keyboard/keyboard.ts';
 import { selectLayout } from '../../app/keyboard/keyboardSlice.ts';
+import { layoutFile } from '../../app/keyboard/layoutFiles.ts';
 import { makeEdits } from '../../app/setup/edits.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';

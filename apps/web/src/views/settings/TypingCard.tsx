@@ -9,8 +9,8 @@ import { freeShortcut, readAsMadeOn, type Untypeable } from '@nimble-lever/core/
 import { shortcutProblemWords } from '@nimble-lever/core/words';
 import { Check } from 'lucide-react';
 import { useContext, useState } from 'react';
-import { layoutFile } from '../../app/keyboard/keyboard.ts';
 import { selectLayout } from '../../app/keyboard/keyboardSlice.ts';
+import { layoutFile } from '../../app/keyboard/layoutFiles.ts';
 import { readTyped } from '../../app/keyboard/typedShortcut.ts';
 import { selectTypingReport } from '../../app/keyboard/typingReport.ts';
 import { makeEdit, makeEdits } from '../../app/setup/edits.ts';

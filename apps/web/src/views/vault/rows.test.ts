@@ -1,0 +1,57 @@
+import { applyEdit, demoSetup, type Edit, itemAt, type LogEntry } from '@nimble-lever/core/setup';
+import { entryWords, rowsOf } from './rows.ts';
+
+const setup = demoSetup();
+const WREN = { id: '00000000-0000-4000-8000-000000000001', name: 'Wren' };
+const TEAL = { id: '00000000-0000-4000-8000-000000000002', name: 'Teal' };
+const rename: Edit = { kind: 'set', at: itemAt.device('bench-dial'), fields: { name: 'Big dial' } };
+const bind: Edit = {
+  kind: 'set',
+  at: 'profiles/larkframe/bindings/base/twelve-pad/key-1/press',
+  fields: { note: 'why' },
+};
+
+function entry(revision: number, edit: Edit, more: Partial<LogEntry> = {}): LogEntry {
+  const applied = applyEdit(setup, edit);
+  return {
+    id: `00000000-0000-4000-8000-${String(revision).padStart(12, '0')}`,
+    author: WREN,
+    base: 0,
+    role: 'do',
+    of: null,
+    revision,
+    edit,
+    inverse: applied.ok ? applied.value.inverse : null,
+    at: new Date(Date.UTC(2026, 10, 20, 12, revision)).toISOString(),
+    ...more,
+  };
+}
+const ALL = { search: '', about: null, by: null };
+const later = new Date(Date.UTC(2026, 10, 23, 12)).toISOString();
+const LOG = [entry(3, rename, { at: later, author: TEAL, role: 'undo' }), entry(2, rename), entry(1, bind)];
+const told = (filter: Partial<typeof ALL> | object) =>
+  rowsOf(setup, LOG, { ...ALL, ...filter }).map((row) =>
+    row.kind === 'sitting' ? `${row.count} on ${row.day.slice(0, 8)}` : row.entry.revision,
+  );
+
+test('edits stand under their sittings, the newest first', () => {
+  expect(told({})).toEqual(['1 on Monday, ', 3, '2 on Friday, ', 2, 1]);
+});
+
+test.each<[string, object, number[]]>([
+  ['by words', { search: 'big DIAL' }, [2]],
+  ['by who made it', { by: TEAL.id }, [3]],
+  ['by name of who made it', { search: 'teal' }, [3]],
+  ['by device', { about: 'devices/bench-dial' }, [3, 2]],
+  ['by program', { about: 'programs/larkframe' }, [1]],
+  ['by what nobody changed', { about: 'macros/hold-a-frame' }, []],
+])('a filter %s leaves what fits', (_name, filter, revisions) => {
+  expect(told(filter).filter((each) => typeof each === 'number')).toEqual(revisions);
+});
+
+test('what was taken back, or cannot be read, says so', () => {
+  expect(entryWords(setup, entry(1, rename))).toBe('rename to Big dial');
+  expect(entryWords(setup, entry(1, rename, { role: 'redo' }))).toBe('did again: rename to Big dial');
+  expect(entryWords(setup, entry(1, rename, { role: 'undo' }))).toContain('took back: rename to Bench dial');
+  expect(entryWords(setup, entry(1, rename, { edit: null }))).toContain('cannot be read');
+});
