@@ -374,6 +374,22 @@ test('a place and an item of a menu are taken by pointing at them; what cannot b
   await page.keyboard.press('Enter');
   await expect(page.getByRole('alert')).toBeVisible();
   await expect(step(page, /^Step 4, until: the window “Output”/)).toBeVisible();
+  const why = page.getByRole('alert');
+  await step(page, /menu: Layer › Output/).click();
+  const path = page.getByRole('textbox', { name: 'Menu and item, parted by ›' });
+  await path.fill('Layer › › Selected layers…');
+  await expect(why).toContainText('A word is missing');
+  await page.keyboard.press('Escape');
+  await step(page, /^Step 5, text/).click();
+  const text = page.getByRole('textbox', { name: 'Text' });
+  await text.fill('');
+  await expect(why).toContainText('nothing to type');
+  await page.keyboard.press('Escape');
+  await step(page, /wait/).click();
+  await page.getByRole('textbox', { name: 'Milliseconds, ms' }).fill('many');
+  await expect(why).toContainText('A whole number from 1 to 600,000 ms');
+  await page.keyboard.press('Escape');
+  await expect(why).toHaveCount(0);
   // What something still runs is not removed.
   await page.getByRole('button', { name: 'More for Hold a frame' }).click();
   await page.getByRole('menuitem', { name: 'Remove' }).click();

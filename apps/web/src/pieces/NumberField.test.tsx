@@ -40,7 +40,9 @@ test.each([
 ])('“%s” in a field of whole numbers from 5 to 100 that had 10', (text, expected, shown) => {
   const { input, taken, type, leave } = field({ value: 10, min: 5, max: 100 });
   type(text);
-  expect(input.getAttribute('aria-invalid')).toBe(String(expected.length === 0 && text !== '10'));
+  const wrong = expected.length === 0 && text !== '10';
+  expect(input.getAttribute('aria-invalid')).toBe(String(wrong));
+  expect(screen.queryByRole('alert')?.textContent).toBe(wrong ? 'A whole number from 5 to 100' : undefined);
   leave();
   expect([taken, input.value]).toEqual([expected, shown]);
 });

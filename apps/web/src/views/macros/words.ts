@@ -124,6 +124,8 @@ export const WORDS = {
   pointerChanges: { remember: 'remembered', back: 'put back' },
   path: 'Menu and item, parted by ›',
   pathHint: 'Window › Colours',
+  wrongPath: 'A word is missing: the menu, what is in it, down to the item, with › between them.',
+  noText: 'There is nothing to type yet. What was there before is kept until there is.',
   pickMenu: 'Pick it in the program…',
   pickPlace: 'Point at it…',
   axes: { x: 'across', y: 'down' },

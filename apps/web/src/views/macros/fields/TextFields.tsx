@@ -1,10 +1,20 @@
 import Button from '@mui/material/Button';
+import FormHelperText from '@mui/material/FormHelperText';
 import OutlinedInput from '@mui/material/OutlinedInput';
 import { FIELD_KINDS, USUAL_FIELDS } from '@nimble-lever/core/macros';
 import { menuText } from '@nimble-lever/core/words';
 import { useRef } from 'react';
 import { useDraft } from '../../../app/useDraft.ts';
 import { WORDS } from '../words.ts';
+
+/** Why what stands in a field is not taken. */
+function Wrong({ children }: { readonly children: string }) {
+  return (
+    <FormHelperText error role="alert" sx={{ m: 0 }}>
+      {children}
+    </FormHelperText>
+  );
+}
 
 /** Text of one line or several; Enter with Shift is a new line. */
 export function TextField({
@@ -37,6 +47,7 @@ export function TextField({
         inputProps={{ 'aria-label': WORDS.addKinds.text, maxLength: 2000, spellCheck: false }}
         sx={{ padding: '6px 10px', '& textarea': { padding: 0 } }}
       />
+      {draft.value === '' && <Wrong>{WORDS.noText}</Wrong>}
       <div className="line">
         <span>{WORDS.insert}</span>
         {FIELD_KINDS.map((kind) => (
@@ -62,14 +73,18 @@ export function PathField({
     const words = read(text);
     if (words.every((word) => word !== '')) onChange(words);
   });
+  const isWrong = read(draft.value).some((word) => word === '');
   return (
-    <OutlinedInput
-      {...draft}
-      fullWidth
-      error={read(draft.value).some((word) => word === '')}
-      placeholder={WORDS.pathHint}
-      inputProps={{ 'aria-label': WORDS.path, title: WORDS.path, maxLength: 400, spellCheck: false }}
-    />
+    <>
+      <OutlinedInput
+        {...draft}
+        fullWidth
+        error={isWrong}
+        placeholder={WORDS.pathHint}
+        inputProps={{ 'aria-label': WORDS.path, title: WORDS.path, maxLength: 400, spellCheck: false }}
+      />
+      {isWrong && <Wrong>{WORDS.wrongPath}</Wrong>}
+    </>
   );
 }
 
