@@ -18,7 +18,7 @@ const Page = styled('div')(({ theme: { vars } }) => ({
   height: '100%',
   display: 'flex',
   minHeight: 0,
-  '& > main, & > .left': { flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' },
+  '& > .left': { flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' },
   '& .bar': {
     flex: 'none',
     display: 'flex',
