@@ -10,7 +10,9 @@ import sharp from 'sharp';
 import { WebSocket } from 'ws';
 import { z } from 'zod';
 import { readConfig } from './config.ts';
-import { API_SCHEMAS, type ApiSchema, OPERATIONS } from './routes/operations.ts';
+import { API_SCHEMAS } from './routes/apiSchemas.ts';
+import type { ApiSchema } from './routes/operation.ts';
+import { OPERATIONS } from './routes/operations.ts';
 import { DEMO_ID, type RunningServer, startServer } from './server.ts';
 import { newDatabase } from './testing/database.ts';
 
@@ -515,7 +517,8 @@ test.each(OPERATIONS.filter((operation) => operation.method === 'get' && isJson(
     const made = await post('/api/pairings/codes', { may: 'everything' });
     const { id: code } = z.object({ id: z.string() }).parse(made.body);
     const id = operation.id === 'readCode' ? code : DEMO_ID;
-    const asked = operation.path.replace('{id}', id) + (operation.id === 'readEdits' ? '?after=0' : '');
+    const address = operation.path.replace('{id}', id).replace('{revision}', '0');
+    const asked = address + (operation.id === 'readEdits' ? '?after=0' : '');
     const response = await fetch(server.address + asked);
     expect(response.status).toBe(200);
     const answer = await response.json();

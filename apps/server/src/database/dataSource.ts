@@ -1,5 +1,6 @@
 import 'reflect-metadata';
 import { DataSource } from 'typeorm';
+import { Bin1765300000000 } from './bin.ts';
 import { CommandNotes1764600000000 } from './commandNotes.ts';
 import { DeviceOrigins1764300000000 } from './deviceOrigins.ts';
 import { EditsByField1764400000000 } from './editsByField.ts';
@@ -14,6 +15,7 @@ import { Pairings1765000000000 } from './pairings.ts';
 import { Panels1764900000000 } from './panels.ts';
 import { Pictures1764800000000 } from './pictures.ts';
 import { ProfileRules1764100000000 } from './profileRules.ts';
+import { Snapshots1765200000000 } from './snapshots.ts';
 
 /** Any number, the same for all copies: only one migrates at a time. */
 const MIGRATION_LOCK = 468_001;
@@ -32,6 +34,8 @@ export const MIGRATIONS = [
   Panels1764900000000,
   Pairings1765000000000,
   PageBases1765100000000,
+  Snapshots1765200000000,
+  Bin1765300000000,
 ];
 
 /**

@@ -1,6 +1,7 @@
 import { Router as newRouter, type Router } from 'express';
 import { openApi } from './openApi.ts';
-import { OPERATIONS, type Operation } from './operations.ts';
+import type { Operation } from './operation.ts';
+import { OPERATIONS } from './operations.ts';
 
 /** What the server answers: a page for people at the root, the OpenAPI document beside it. */
 export function apiRoutes(version: string): Router {

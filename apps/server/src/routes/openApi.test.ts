@@ -1,6 +1,7 @@
 import { z } from 'zod';
+import { API_SCHEMAS } from './apiSchemas.ts';
 import { openApi } from './openApi.ts';
-import { API_SCHEMAS, OPERATIONS } from './operations.ts';
+import { OPERATIONS } from './operations.ts';
 
 const document = openApi('1.2.3');
 

@@ -1,5 +1,7 @@
 import { z } from 'zod';
-import { API_SCHEMAS, type ApiSchema, type Content, OPERATIONS, type Operation } from './operations.ts';
+import { API_SCHEMAS } from './apiSchemas.ts';
+import type { ApiSchema, Content, Operation } from './operation.ts';
+import { OPERATIONS } from './operations.ts';
 
 /** The part of an OpenAPI 3.1 document that we write (OpenAPI Specification 3.1.1, section 4.8). */
 interface OpenApi {

@@ -1,111 +1,20 @@
-import {
-  pairAnswerSchema,
-  pairedListSchema,
-  pairingCodeSchema,
-  pairSchema,
-  reachedSchema,
-  rightsSchema,
-  visitorSchema,
-} from '@nimble-lever/core/desks';
-import { MOST_PICTURE_BYTES, PICTURE_USES, pictureIdSchema, pictureSchema } from '@nimble-lever/core/devices';
-import { setupDocumentSchema } from '@nimble-lever/core/formats';
-import {
-  appendAnswerSchema,
-  appendSchema,
-  entrySchema,
-  historySchema,
-  MOST_REQUEST_BYTES,
-  newsEntrySchema,
-  problemSchema,
-  revisionSchema,
-  setUpListSchema,
-  storedSchema,
-} from '@nimble-lever/core/setup';
+import { MOST_PICTURE_BYTES, PICTURE_USES, pictureIdSchema } from '@nimble-lever/core/devices';
+import { MOST_REQUEST_BYTES } from '@nimble-lever/core/setup';
 import { z } from 'zod';
+import {
+  author,
+  DATABASE,
+  id,
+  type Operation,
+  OUTSIDE,
+  type Parameter,
+  READING,
+  revision,
+} from './operation.ts';
+import { VAULT_OPERATIONS } from './vaultOperations.ts';
 
-/** What `GET /api/health` answers; revisions only to those who may read. */
-export const healthSchema = z.object({
-  name: z.literal('Nimble Lever'),
-  version: z.string(),
-  instance: z.string(),
-  database: z.enum(['up', 'down']),
-  revision: revisionSchema.nullable().optional(),
-  setUps: setUpListSchema.optional(),
-});
-
-/** The schemas that requests and answers are made of, by the names they have in the document. */
-export const API_SCHEMAS = {
-  Health: healthSchema,
-  Reached: reachedSchema,
-  Visitor: visitorSchema,
-  Rights: rightsSchema,
-  PairingCode: pairingCodeSchema,
-  Pair: pairSchema,
-  PairAnswer: pairAnswerSchema,
-  PairedList: pairedListSchema,
-  Nothing: z.object({}),
-  SetUpList: setUpListSchema,
-  SetUp: storedSchema,
-  History: historySchema,
-  News: z.object({ entries: z.array(newsEntrySchema) }),
-  Entry: entrySchema,
-  Append: appendSchema,
-  AppendAnswer: appendAnswerSchema,
-  Picture: pictureSchema,
-  SetUpFile: setupDocumentSchema,
-  Problem: problemSchema,
-} as const;
-/** The name of a schema in the document. */
-export type ApiSchema = keyof typeof API_SCHEMAS;
-/** Or a picture as a file, by its kind of content. */
-export type Content = ApiSchema | 'image/*' | 'image/webp';
-
-/** A number or text that an operation takes in its address. */
-export interface Parameter {
-  readonly name: string;
-  readonly in: 'path' | 'query';
-  /** What it is, for the page at `/api`. */
-  readonly what: string;
-  readonly schema: z.ZodType;
-}
-
-/** Something that can be asked of the server. */
-export interface Operation {
-  readonly method: 'get' | 'post' | 'delete';
-  /** As OpenAPI writes it, with `{id}` for a parameter. */
-  readonly path: string;
-  /** `operationId` of OpenAPI: stays the same when the path does not. */
-  readonly id: string;
-  /** In a sentence. */
-  readonly does: string;
-  readonly parameters: readonly Parameter[];
-  readonly body: Content | null;
-  /** What is answered with 200. */
-  readonly answer: Content;
-  /** Status codes besides 200, and when they come; each with a problem. */
-  readonly problems: Readonly<Record<number, string>>;
-}
-
-/** The set-up in the address of an operation. */
-const id: Parameter = { name: 'id', in: 'path', what: 'The set-up.', schema: z.string() };
 /** A code or a paired browser in the address. */
 const pairing = (what: string): Parameter => ({ name: 'id', in: 'path', what, schema: z.uuid() });
-/** Whose edits are asked for. */
-const author = (what: string): Parameter => ({ name: 'author', in: 'query', what, schema: z.uuid() });
-/** A revision in the query; which one, `what` says. */
-const revision = (name: string, what: string): Parameter => ({
-  name,
-  in: 'query',
-  what,
-  schema: revisionSchema,
-});
-
-/** Answers that every operation may give. */
-const OUTSIDE = { 403: 'Another page’s request, or from a browser that may not ask this.' };
-/** Given by every operation that needs the database; nothing is half done then. */
-const DATABASE = { 503: 'The database is away. Nothing was changed; try again.' };
-/** Further answers of the operations that read. */
-const READING = { ...OUTSIDE, 400: 'The address is not as it should be.', 404: 'There is no such set-up.' };
 
 /** Everything the server answers; what there is in `routes/` and not here does not pass the tests. */
 export const OPERATIONS: readonly Operation[] = [
@@ -306,4 +215,5 @@ export const OPERATIONS: readonly Operation[] = [
       404: 'It is not kept here.',
     },
   },
+  ...VAULT_OPERATIONS,
 ];

@@ -12,6 +12,15 @@ export function setUpRoutes(store: StoreClient): Router {
   router.get('/', async (_request, response) => {
     send(response, await store.ask({ kind: 'list' }));
   });
+  router.post('/', body, async (request, response) => {
+    send(response, await store.ask({ kind: 'create', body: sentBytes(request.body) }));
+  });
+  router.delete('/:id', async ({ params: { id } }, response) => {
+    send(response, await store.ask({ kind: 'bin', id }));
+  });
+  router.post('/:id/out-of-bin', async ({ params: { id } }, response) => {
+    send(response, await store.ask({ kind: 'unbin', id }));
+  });
   router.get('/:id', async ({ params: { id }, query }, response) => {
     send(response, await store.ask({ kind: 'read', id, query: plain(query) }));
   });
@@ -20,6 +29,24 @@ export function setUpRoutes(store: StoreClient): Router {
   });
   router.get('/:id/file', async ({ params: { id } }, response) => {
     send(response, await store.ask({ kind: 'set-up-file', id }));
+  });
+  router.get('/:id/states/:revision', async ({ params: { id, revision } }, response) => {
+    send(response, await store.ask({ kind: 'state', id, revision }));
+  });
+  router.get('/:id/snapshots', async ({ params: { id } }, response) => {
+    send(response, await store.ask({ kind: 'snapshots', id }));
+  });
+  router.post('/:id/snapshots', body, async (request, response) => {
+    const { id = '' } = request.params;
+    send(response, await store.ask({ kind: 'keep-snapshot', id, body: sentBytes(request.body) }));
+  });
+  router.put('/:id/snapshots/:snapshot', body, async (request, response) => {
+    const { id = '', snapshot = '' } = request.params;
+    const sent = sentBytes(request.body);
+    send(response, await store.ask({ kind: 'rename-snapshot', id, snapshot, body: sent }));
+  });
+  router.delete('/:id/snapshots/:snapshot', async ({ params: { id, snapshot } }, response) => {
+    send(response, await store.ask({ kind: 'remove-snapshot', id, snapshot }));
   });
   router.post('/:id/edits', body, async (request, response) => {
     const { id } = request.params;

@@ -71,6 +71,7 @@ const NAMED = `
   UNION SELECT panel->'picture'->>'id' FROM devices WHERE jsonb_typeof(panel->'picture') = 'object'
   UNION SELECT control->'cell'->'picture'->>'id' FROM devices, jsonb_array_elements(controls) AS control
     WHERE jsonb_typeof(control->'cell'->'picture') = 'object'
+  UNION SELECT unnest(pictures) FROM snapshots
   UNION SELECT found[1] FROM (
     SELECT edit::text || inverse::text AS text FROM edits
     WHERE edit::text LIKE '%picture": {%' OR inverse::text LIKE '%picture": {%'

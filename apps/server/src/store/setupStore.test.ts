@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { triggersOf } from '@nimble-lever/core/devices';
 import {
   applyEdit,
+  BIN_DAYS,
   demoSetup,
   type Edit,
   type Entry,
@@ -213,7 +214,9 @@ test('copies of the server that write at once keep one order, lose nothing, and 
 test('only the first set-up is made by itself', async () => {
   const store = await storeWith(demoSetup());
   expect(await store.createFirst('two', demoSetup())).toBe(false);
-  expect(await store.list()).toEqual([{ id: 'one', name: 'Saltmarsh Paper Theatre', revision: 0 }]);
+  expect(await store.list()).toEqual([
+    { id: 'one', name: 'Saltmarsh Paper Theatre', revision: 0, binnedAt: null },
+  ]);
   expect(await store.read('two')).toBeNull();
   expect(await store.append('two', [rename('x')])).toBeNull();
 });
@@ -309,4 +312,25 @@ test('the log is read by pages, forwards and backwards', async () => {
   expect((await newStore().missed('one', 1200))?.texts).toHaveLength(3);
   expect((await newStore().missed('one', 0))?.texts).toBeNull();
   expect((await store.missed('one', 1000))?.texts).toHaveLength(203);
+});
+
+test('set-ups get ids from their names; one in the bin stays usable until it goes, and the last stays', async () => {
+  const store = await storeWith(demoSetup());
+  expect(await store.create({ ...demoSetup(), name: 'Loft & Bench' })).toBe('loft-bench');
+  expect(await store.create({ ...demoSetup(), name: 'Loft, Bench' })).toBe('loft-bench-2');
+  expect(await store.create({ ...demoSetup(), name: 'שולחן' })).toBe('set-up');
+  expect(await store.putInBin('gone', true)).toBeNull();
+  expect(await store.putInBin('one', true)).toBe('done');
+  expect(await append(store, [rename('Still here')])).toMatchObject([{ kind: 'saved' }]);
+  const inDays = (days: number) => new Date(Date.now() + days * 24 * 3600 * 1000);
+  expect(await store.emptyBin(inDays(BIN_DAYS - 0.1))).toBe(0);
+  await store.putInBin('loft-bench', true);
+  expect(await store.putInBin('loft-bench', false)).toBe('done');
+  expect(await store.emptyBin(inDays(BIN_DAYS + 0.1))).toBe(1);
+  expect(await store.read('one')).toBeNull();
+  await store.putInBin('loft-bench', true);
+  await store.putInBin('loft-bench-2', true);
+  expect(await store.putInBin('set-up', true)).toBe('last');
+  const out = (await store.list()).filter(({ binnedAt }) => binnedAt === null).map(({ id }) => id);
+  expect(out).toEqual(['set-up']);
 });

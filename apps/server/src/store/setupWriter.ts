@@ -10,6 +10,7 @@ import type { Pool } from 'pg';
 import type { Logger } from 'pino';
 import { inTransaction, isAway, isRepeated, type Queryable } from './database.ts';
 import { entriesAbout, entriesAfter, savedAmong, toRow } from './editLog.ts';
+import type { Keeper } from './keeper.ts';
 import { loadSetup, type StoredSetup } from './loadSetup.ts';
 import { catchUp, logEntry } from './logEntries.ts';
 import { entryText, RecentEntries } from './recentEntries.ts';
@@ -78,6 +79,7 @@ export class SetupWriter {
     private readonly id: string,
     private readonly pool: Pool,
     private readonly onSaved: OnSaved,
+    private readonly keeper: Keeper,
     private readonly log: Logger,
   ) {}
 
@@ -198,7 +200,8 @@ export class SetupWriter {
         const attempt =
           tries > FREE_TRIES
             ? await inTransaction(this.pool, 'BEGIN', async (client) => {
-                await client.query('SELECT 1 FROM set_ups WHERE id = $1 FOR UPDATE', [this.id]);
+                // States are kept beside it, which refer to the row.
+                await client.query('SELECT 1 FROM set_ups WHERE id = $1 FOR NO KEY UPDATE', [this.id]);
                 await this.#newest(client);
                 return this.#attempt(client, entries, saved);
               })
@@ -239,6 +242,7 @@ export class SetupWriter {
     const written: LogEntry[] = [];
     const at = new Date().toISOString();
     let { setup } = head;
+    const states: StoredSetup[] = [];
     for (const entry of entries) {
       const before = saved.get(entry.id);
       if (before !== undefined) outcomes.set(entry.id, { kind: 'saved', id: entry.id, revision: before });
@@ -248,6 +252,7 @@ export class SetupWriter {
         outcomes.set(entry.id, { kind: 'refused', id: entry.id, refusal: put.problem });
         continue;
       }
+      states.push({ ...head, setup, revision: head.revision + written.length });
       setup = put.value.setup;
       const revision = head.revision + written.length + 1;
       const made = logEntry(entry, put.value, revision, at);
@@ -257,7 +262,10 @@ export class SetupWriter {
     }
     await this.#keepRepeated(database, outcomes);
     const after = { ...head, setup, revision: head.revision + written.length };
-    const isSaved = written.length === 0 || (await this.#save(database, head, after, written));
+    if (written.length === 0) return { outcomes, written, after };
+    await this.keeper.beforeSaving(states, written);
+    const isSaved = await this.#save(database, head, after, written);
+    if (isSaved) await this.keeper.afterSaving([...states.slice(1), after]);
     return { outcomes, written, after: isSaved ? after : null };
   }
 
@@ -299,7 +307,10 @@ export class SetupWriter {
   /** The state in memory brought up to the database's revision, or read anew. */
   async #newest(database: Queryable): Promise<StoredSetup | null> {
     const head = this.#head;
-    if (head) {
+    const { rows } = await database.query('SELECT revision FROM set_ups WHERE id = $1', [this.id]);
+    const [there] = rows as { revision: number }[];
+    if (head && there?.revision === head.revision) return head;
+    if (head && there) {
       const { entries, more } = await entriesAfter(database, this.id, head.revision, head.setup);
       const caughtUp = more ? null : catchUp(head, entries);
       if (caughtUp) {

@@ -175,6 +175,24 @@ const json = (method: string, path: string, body: AnyRequest['body']): AnyReques
   body,
 });
 
+const SNAPSHOTS = '/api/set-ups/saltmarsh/snapshots';
+
+/** What else is sent than edits: how a set-up begins, and snapshots. */
+function vaultRequest(): fc.Arbitrary<AnyRequest> {
+  const bodies: readonly (readonly [string, Json])[] = [
+    ['/api/set-ups', { name: 'Loft', begin: { from: 'ready-made', models: ['six-pad', 'bench-dial'] } }],
+    ['/api/set-ups', { name: 'Copy', begin: { from: 'copy', of: 'saltmarsh', revision: 0 } }],
+    [SNAPSHOTS, { name: 'Before the shot', note: 'why?', author }],
+  ];
+  return fc
+    .constantFrom(...bodies)
+    .chain(([where, body]) =>
+      fc
+        .oneof(mutated(body), torn(JSON.stringify(body)))
+        .chain((text) => fc.constantFrom('POST', 'POST', 'PUT').map((method) => json(method, where, text))),
+    );
+}
+
 /** Requests of every kind, most of them wrong in some way. */
 export function anyRequest(): fc.Arbitrary<AnyRequest> {
   const good = fc
@@ -189,6 +207,11 @@ export function anyRequest(): fc.Arbitrary<AnyRequest> {
       '/api',
       '/api/set-ups',
       '/api/set-ups/saltmarsh',
+      SNAPSHOTS,
+      `${SNAPSHOTS}/${author.id}`,
+      '/api/set-ups/saltmarsh/states/0',
+      '/api/set-ups/saltmarsh/states/-1',
+      '/api/set-ups/saltmarsh/states/1e99',
       EDITS,
       '/api/health',
       '/board',
@@ -237,6 +260,7 @@ export function anyRequest(): fc.Arbitrary<AnyRequest> {
     { weight: 1, arbitrary: whole },
     { weight: 5, arbitrary: bad },
     { weight: 2, arbitrary: cut },
+    { weight: 2, arbitrary: vaultRequest() },
     { weight: 3, arbitrary: odd },
   );
 }

@@ -4,6 +4,8 @@ import type { SetupStore } from '../store/setupStore.ts';
 import { answerText } from './answering.ts';
 import { answerPairing } from './answeringPairings.ts';
 import { addPicture, pictureBytes, setUpFile } from './answeringPictures.ts';
+import { answerSetUps } from './answeringSetUps.ts';
+import { answerSnapshot } from './answeringSnapshots.ts';
 import type { Answer, Ask } from './messages.ts';
 
 /** What the worker keeps. */
@@ -35,6 +37,16 @@ export async function answerTo(
     case 'forget':
     case 'visitor':
       return { holds: 'json', body: encoder.encode(JSON.stringify(await answerPairing(pairings, ask))) };
+    case 'create':
+    case 'bin':
+    case 'unbin':
+      return { holds: 'json', body: encoder.encode(await answerSetUps(store, ask)) };
+    case 'state':
+    case 'snapshots':
+    case 'keep-snapshot':
+    case 'rename-snapshot':
+    case 'remove-snapshot':
+      return { holds: 'json', body: encoder.encode(await answerSnapshot(store, ask)) };
     case 'health':
     case 'list':
     case 'read-first':

@@ -41,7 +41,8 @@ export async function answerText(store: SetupStore, ask: TextAsk): Promise<strin
     case 'list':
       return JSON.stringify(await store.list());
     case 'read-first': {
-      const [first] = await store.list();
+      const all = await store.list();
+      const first = all.find(({ binnedAt }) => binnedAt === null) ?? all[0];
       if (!first) throw new Problem(404, 'No set-up', 'The server has no set-up.');
       return readText(store, first.id, ask.query);
     }
@@ -117,7 +118,7 @@ async function appendText(store: SetupStore, id: string, body: Uint8Array): Prom
  * edits; loaded anew, it brings them up to date and sends them.
  */
 function refuseVersion1(asked: unknown): void {
-  if (!z.looseObject({ base: z.number(), entries: z.array(z.unknown()) }).safeParse(asked).success) return;
+  if (!z.strictObject({ base: z.number(), entries: z.array(z.unknown()) }).safeParse(asked).success) return;
   const detail = 'Nimble Lever was brought up to date. Load the page anew; its edits are kept.';
   throw new Problem(503, 'The page is of an older version', detail);
 }

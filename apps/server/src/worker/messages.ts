@@ -2,12 +2,24 @@
 export type Ask =
   | { readonly kind: 'health' }
   | { readonly kind: 'list' }
+  | { readonly kind: 'create'; readonly body: Uint8Array }
+  | { readonly kind: 'bin' | 'unbin'; readonly id: string }
   | { readonly kind: 'read-first'; readonly query: Query }
   | { readonly kind: 'read'; readonly id: string; readonly query: Query }
   | { readonly kind: 'entries'; readonly id: string; readonly query: Query }
   | { readonly kind: 'append'; readonly id: string; readonly body: Uint8Array }
   | { readonly kind: 'missed'; readonly id: string; readonly after: number }
   | { readonly kind: 'set-up-file'; readonly id: string }
+  | { readonly kind: 'state'; readonly id: string; readonly revision: string }
+  | { readonly kind: 'snapshots'; readonly id: string }
+  | { readonly kind: 'keep-snapshot'; readonly id: string; readonly body: Uint8Array }
+  | {
+      readonly kind: 'rename-snapshot';
+      readonly id: string;
+      readonly snapshot: string;
+      readonly body: Uint8Array;
+    }
+  | { readonly kind: 'remove-snapshot'; readonly id: string; readonly snapshot: string }
   | { readonly kind: 'picture'; readonly id: string }
   | { readonly kind: 'add-picture'; readonly body: Uint8Array; readonly query: Query }
   | { readonly kind: 'make-code'; readonly body: Uint8Array }

@@ -1,5 +1,5 @@
 import { parentPort, workerData } from 'node:worker_threads';
-import { demoSetup } from '@nimble-lever/core/setup';
+import { BIN_DAYS, demoSetup } from '@nimble-lever/core/setup';
 import { pino } from 'pino';
 import { openDatabase } from '../database/dataSource.ts';
 import { logProblem, problemJson, toProblem } from '../problem/problem.ts';
@@ -87,20 +87,26 @@ async function open() {
     await listener.close();
     await source.destroy();
   };
-  const kept = { store, pictures: keepSwept(new PictureStore(pool)), pairings: new PairingStore(pool) };
-  return { kept, close };
+  const pictures = new PictureStore(pool);
+  sweepDaily(store, pictures);
+  return { kept: { store, pictures, pairings: new PairingStore(pool) }, close };
 }
 
-/** Once a day pictures that nothing refers to any more are looked for. */
-function keepSwept(pictures: PictureStore): PictureStore {
-  const sweep = () =>
-    pictures.sweep(new Date()).then(
-      (gone) => gone > 0 && log.info(`${gone} pictures that nothing referred to were taken away.`),
-      (error: unknown) => log.debug({ err: error }, 'Pictures are looked for later.'),
-    );
-  void sweep();
-  setInterval(sweep, SWEEP_MS).unref();
-  return pictures;
+/** Once a day what nobody wants any more is looked for, and what a log from before still needs. */
+function sweepDaily(store: SetupStore, pictures: PictureStore): void {
+  const sweep = async () => {
+    const now = new Date();
+    await store.markAll();
+    const set = await store.emptyBin(now);
+    if (set > 0) log.info(`${set} set-ups were in the bin for ${BIN_DAYS} days and were taken away.`);
+    const kept = await store.snapshots.sweep(now);
+    if (kept > 0) log.info(`${kept} snapshots were older than they are to be kept and were taken away.`);
+    const gone = await pictures.sweep(now);
+    if (gone > 0) log.info(`${gone} pictures that nothing referred to were taken away.`);
+  };
+  const trySweep = () => sweep().catch((error: unknown) => log.debug({ err: error }, 'Swept later.'));
+  void trySweep();
+  setInterval(trySweep, SWEEP_MS).unref();
 }
 
 /** From here on messages are answered, in any order. */

@@ -15,7 +15,9 @@ export {
   startingProfileSchema,
 } from './readyMadeDocuments.ts';
 export {
+  readKeptSetup,
   readSetupDocument,
+  SETUP_VERSION,
   type SetupFile,
   setupDocumentSchema,
   writeSetupDocument,

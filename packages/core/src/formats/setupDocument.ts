@@ -35,6 +35,17 @@ export interface SetupFile {
   readonly pictures: Readonly<Record<string, string>>;
 }
 
+/** A set-up of an older version as this one has it; whether it is as it should be is still to be found out. */
+function setupUpToDate(version: number, setup: unknown): unknown {
+  return setupWithPages(version === 1 ? setupWithIds(setup) : setup);
+}
+
+/** A set-up that was kept as JSON by this version or an older one; null where it cannot be read. */
+export function readKeptSetup(version: number, setup: unknown): Setup | null {
+  const upToDate = version < SETUP_VERSION ? setupUpToDate(version, setup) : setup;
+  return version <= SETUP_VERSION ? (setupSchema.safeParse(upToDate).data ?? null) : null;
+}
+
 /** Reads a set-up document; what is wrong with it comes with its place and path, at most 50 things. */
 export function readSetupDocument(text: string): Result<SetupFile, readonly FormatProblem[]> {
   const read = readVersioned(text, {
@@ -44,7 +55,7 @@ export function readSetupDocument(text: string): Result<SetupFile, readonly Form
     upToDate: (document) => ({
       ...document,
       version: SETUP_VERSION,
-      setup: setupWithPages(document.version === 1 ? setupWithIds(document.setup) : document.setup),
+      setup: setupUpToDate(document.version, document.setup),
     }),
   });
   if (!read.ok) return read;

@@ -95,6 +95,7 @@ export { unreadableId } from './edits/unreadableId.ts';
 export {
   appendAnswerSchema,
   appendSchema,
+  BIN_DAYS,
   historySchema,
   liveMessageSchema,
   MOST_REQUEST_BYTES,
@@ -102,6 +103,7 @@ export {
   newsEntrySchema,
   problemSchema,
   type SentOutcome,
+  type SetUpHead,
   sentEntrySchema,
   setUpListSchema,
   storedSchema,

@@ -1,3 +1,14 @@
 export { type About, aboutOf } from './about.ts';
+export { type Beginning, beginningSchema, emptySetup, newSetUpSchema, readyMadeSetup } from './newSetup.ts';
 export { SITTING_GAP_MS, type Sitting, sittingsOf } from './sittings.ts';
+export {
+  BULK_PARTS,
+  newSnapshotSchema,
+  SNAPSHOT_KINDS,
+  type SnapshotHead,
+  type SnapshotKind,
+  snapshotHeadSchema,
+  snapshotWordsSchema,
+  stateSchema,
+} from './snapshot.ts';
 export { type WayBack, wayBackTo } from './wayBackTo.ts';

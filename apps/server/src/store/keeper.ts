@@ -1,0 +1,65 @@
+import { type LogEntry, partsOf } from '@nimble-lever/core/setup';
+import { BULK_PARTS } from '@nimble-lever/core/vault';
+import type { Logger } from 'pino';
+import { isAway } from './database.ts';
+import type { StoredSetup } from './loadSetup.ts';
+import { type Keeping, MARK, type Snapshots } from './snapshots.ts';
+import { MARK_EVERY } from './stateAt.ts';
+
+const BY_ITSELF = { name: null, note: null, author: null, day: null } as const;
+
+/** Keeps states by itself as a set-up is edited. */
+export class Keeper {
+  /** The day of the last edits of each set-up, so that the first of a day is known. */
+  readonly #days = new Map<string, string>();
+
+  constructor(
+    private readonly snapshots: Snapshots,
+    private readonly log: Logger,
+  ) {}
+
+  /**
+   * Keeps the state before the first edit of a day, and before each large one; without that a large one is not made.
+   *
+   * @param states the state before each entry
+   */
+  async beforeSaving(states: readonly StoredSetup[], written: readonly LogEntry[]): Promise<void> {
+    const [first] = states;
+    if (first) await this.#keepDaily(first);
+    for (const [i, { edit }] of written.entries()) {
+      const state = states[i];
+      if (!state || !edit || partsOf(edit).length < BULK_PARTS) continue;
+      await this.snapshots.keep(state, { ...BY_ITSELF, kind: 'bulk' });
+    }
+  }
+
+  /** Keeps a state every so often, to go on from. */
+  async afterSaving(states: readonly StoredSetup[]): Promise<void> {
+    for (const state of states) if (state.revision % MARK_EVERY === 0) await this.#tryKeep(state, MARK);
+  }
+
+  async #keepDaily(state: StoredSetup): Promise<void> {
+    const day = dayOf(new Date());
+    if (this.#days.get(state.id) === day) return;
+    // What it began as can always be made anew.
+    if (state.revision === 0) this.#days.set(state.id, day);
+    else if (await this.#tryKeep(state, { ...BY_ITSELF, kind: 'daily', day })) this.#days.set(state.id, day);
+  }
+
+  /** Nobody's edit fails with what can be made good later. */
+  async #tryKeep(state: StoredSetup, keeping: Keeping): Promise<boolean> {
+    try {
+      await this.snapshots.keep(state, keeping);
+      return true;
+    } catch (error) {
+      if (!isAway(error)) this.log.error({ err: error }, 'A state of the set-up could not be kept.');
+      return false;
+    }
+  }
+}
+
+/** A day where the server is: `2026-11-27`. */
+function dayOf(moment: Date): string {
+  const two = (number: number) => String(number).padStart(2, '0');
+  return `${moment.getFullYear()}-${two(moment.getMonth() + 1)}-${two(moment.getDate())}`;
+}

@@ -1,0 +1,70 @@
+import { idSchema } from '@nimble-lever/core/devices';
+import { revisionSchema } from '@nimble-lever/core/setup';
+import { newSnapshotSchema, snapshotWordsSchema } from '@nimble-lever/core/vault';
+import { z } from 'zod';
+import { Problem, readInput } from '../problem/problem.ts';
+import type { StoredSetup } from '../store/loadSetup.ts';
+import type { SetupStore } from '../store/setupStore.ts';
+import { setupText } from '../store/setupText.ts';
+import type { Ask } from './messages.ts';
+import { parseBody } from './parseBody.ts';
+import { unknownSetUp } from './unknownSetUp.ts';
+
+/** What is asked of set-ups as they were. */
+type SnapshotAsk = Extract<
+  Ask,
+  { readonly kind: 'state' | 'snapshots' | 'keep-snapshot' | 'rename-snapshot' | 'remove-snapshot' }
+>;
+
+/** Answers what is asked, as JSON text. Throws a `Problem` for what is refused. */
+export async function answerSnapshot(store: SetupStore, ask: SnapshotAsk): Promise<string> {
+  const id = readInput(idSchema, ask.id);
+  switch (ask.kind) {
+    case 'state':
+      return stateText(store, id, readInput(revisionInput, ask.revision));
+    case 'snapshots':
+      return JSON.stringify(await store.snapshots.list(id));
+    case 'keep-snapshot': {
+      const { name, note, author } = readInput(newSnapshotSchema, parseBody(ask.body));
+      const kept = await store.keepNow(id, { kind: 'own', name, note, author, day: null });
+      if (kept === null) throw unknownSetUp(id);
+      return JSON.stringify({ id: kept });
+    }
+    case 'rename-snapshot': {
+      const { name, note } = readInput(snapshotWordsSchema, parseBody(ask.body));
+      const snapshot = readInput(z.uuid(), ask.snapshot);
+      if (!(await store.snapshots.rename(id, snapshot, name, note))) throw unknownSnapshot();
+      return '{}';
+    }
+    case 'remove-snapshot':
+      if (!(await store.snapshots.remove(id, readInput(z.uuid(), ask.snapshot)))) throw unknownSnapshot();
+      return '{}';
+  }
+}
+
+const revisionInput = z.coerce.number().pipe(revisionSchema);
+
+/** A set-up as it was right after an edit. Throws a `Problem` where there is no way there. */
+export async function stateOf(store: SetupStore, id: string, revision: number): Promise<StoredSetup> {
+  const state = await store.stateAt(id, revision);
+  if (!state) throw unknownSetUp(id);
+  if (state === 'unknown') {
+    throw new Problem(
+      404,
+      'No way there',
+      'An edit on the way cannot be read any more, or there is no edit of this number. Choose another moment.',
+    );
+  }
+  return state;
+}
+
+async function stateText(store: SetupStore, id: string, revision: number): Promise<string> {
+  const state = await stateOf(store, id, revision);
+  const at = await store.madeAt(id, revision);
+  const head = JSON.stringify({ revision, at: at?.toISOString() ?? null });
+  return `${head.slice(0, -1)},"setup":${setupText(state.setup)}}`;
+}
+
+function unknownSnapshot(): Problem {
+  return new Problem(404, 'No such snapshot', 'There is no such snapshot any more. Nothing was changed.');
+}

@@ -1,0 +1,40 @@
+import { z } from 'zod';
+import { nameSchema } from '../devices/index.ts';
+import { authorSchema, noteSchema, revisionSchema, setupSchema } from '../setup/index.ts';
+
+/** Why a state was kept: because a person wanted it, or by itself before an import, before a large edit, before a day's first. */
+export const SNAPSHOT_KINDS = ['own', 'import', 'bulk', 'daily'] as const;
+/** Why a state was kept. */
+export type SnapshotKind = (typeof SNAPSHOT_KINDS)[number];
+
+/** An edit of so many parts at once is large: the state before it is kept by itself. */
+export const BULK_PARTS = 50;
+
+/** What is said of a snapshot that a person makes or renames. */
+export const snapshotWordsSchema = z.strictObject({ name: nameSchema, note: noteSchema.nullable() });
+/** A snapshot to be made, with who makes it. */
+export const newSnapshotSchema = snapshotWordsSchema.extend({ author: authorSchema });
+
+/** A snapshot as lists have it. */
+export const snapshotHeadSchema = z.strictObject({
+  id: z.uuid(),
+  /** The set-up as it was right after the edit of this number. */
+  revision: revisionSchema,
+  kind: z.enum(SNAPSHOT_KINDS),
+  /** Null where it was made by itself. */
+  name: nameSchema.nullable(),
+  note: noteSchema.nullable(),
+  author: authorSchema.nullable(),
+  /** ISO 8601, UTC. */
+  at: z.iso.datetime(),
+});
+/** A snapshot as lists have it. */
+export type SnapshotHead = z.infer<typeof snapshotHeadSchema>;
+
+/** A set-up as it was right after an edit. */
+export const stateSchema = z.strictObject({
+  revision: revisionSchema,
+  /** When that edit was made: ISO 8601, UTC; null for the set-up as it began. */
+  at: z.iso.datetime().nullable(),
+  setup: setupSchema,
+});
