@@ -1,4 +1,6 @@
 export { type About, aboutOf } from './about.ts';
+export { type Difference, differencesBetween } from './differences.ts';
+export { type EditTo, editTo } from './editTo.ts';
 export { type Beginning, beginningSchema, emptySetup, newSetUpSchema, readyMadeSetup } from './newSetup.ts';
 export { SITTING_GAP_MS, type Sitting, sittingsOf } from './sittings.ts';
 export {
@@ -11,4 +13,14 @@ export {
   snapshotWordsSchema,
   stateSchema,
 } from './snapshot.ts';
+export { type Taken, takeOver } from './takeOver.ts';
+export {
+  UNIT_KINDS,
+  type UnitKind,
+  type UnitPlace,
+  type Units,
+  unitKey,
+  unitPlace,
+  unitsOf,
+} from './units.ts';
 export { type WayBack, wayBackTo } from './wayBackTo.ts';

@@ -90,10 +90,14 @@ function listChanges(
   const prefix = at === '' ? name : `${at}/${name}`;
   const old = new Map(itemsIn(list, before));
   const next = itemsIn(list, after);
-  const wanted = new Set(next.map(([id]) => id));
+  // One that is of another kind comes anew.
+  for (const [id, item] of next) if (isOtherwise(list, old.get(id), item)) old.delete(id);
+  const kept = new Set(old.keys());
   const edits: SingleEdit[] = [];
-  const order = [...old.keys()].filter((id) => wanted.has(id));
-  for (const id of old.keys()) if (!wanted.has(id)) edits.push({ kind: 'remove', at: `${prefix}/${id}` });
+  const wanted = new Set(next.map(([id]) => id).filter((id) => kept.has(id)));
+  const order = [...kept].filter((id) => wanted.has(id));
+  for (const [id] of itemsIn(list, before))
+    if (!wanted.has(id)) edits.push({ kind: 'remove', at: `${prefix}/${id}` });
   for (const [i, [id, item]] of next.entries()) {
     const here = `${prefix}/${id}`;
     const known = old.get(id);
@@ -112,4 +116,9 @@ function listChanges(
     }
   }
   return edits;
+}
+
+/** Whether an item is of another kind, with other fields: only steps are of kinds of their own. */
+function isOtherwise({ of }: ItemList, before: Item | undefined, after: Item): boolean {
+  return of === 'step' && before !== undefined && before.kind !== after.kind;
 }
