@@ -9,7 +9,7 @@ import { iconNodes } from './iconNodes.ts';
 /** What the first view begins with: the page, and with it the Board. */
 const FIRST = /\/src\/main\.tsx$/;
 /** What is asked for before all of that, by a file of its own. */
-const EARLY = /\/setup\/early\.ts$/;
+const EARLY = /\/setup\/(early|shownSetUp)\.ts$/;
 const isFirst = new Map<string, boolean>();
 
 /**

@@ -75,6 +75,7 @@ async function scrollGrid(view: string, setup: Setup): Promise<Scrolled> {
       id: 'large',
       revision: 0,
       setup,
+      binnedAt: null,
       history: { entries: [], more: false },
     };
     await page.route(/\/api\/set-up(\?|$)/, (route) => route.fulfill({ json: stored }));

@@ -1,7 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import path from 'node:path';
-import { demoSetup, problemSchema, setUpListSchema, storedSchema } from '@nimble-lever/core/setup';
-import { snapshotHeadSchema, stateSchema } from '@nimble-lever/core/vault';
+import {
+  demoSetup,
+  problemSchema,
+  setUpListSchema,
+  stateSchema,
+  storedSchema,
+} from '@nimble-lever/core/setup';
+import { snapshotHeadSchema } from '@nimble-lever/core/vault';
 import { pino } from 'pino';
 import { z } from 'zod';
 import { readConfig } from './config.ts';
@@ -62,6 +68,22 @@ test('a set-up as it was, by a number of an edit or by a snapshot of it', async 
   expect([await dial(0), await dial(1), await dial(2)]).toEqual(['Bench dial', 'One', 'Two']);
   expect((await state(0)).at).toBeNull();
   expect((await state(0)).setup).toEqual(demoSetup());
+});
+
+test('going back is one edit, which is undone like any other; asked for twice it is done once', async () => {
+  const dial = async () =>
+    storedSchema
+      .parse((await ask('GET', `/api/set-ups/${DEMO_ID}`)).json)
+      .setup.devices.find(({ id }) => id === 'bench-dial')?.name;
+  const id = randomUUID();
+  const back = { revision: 1, id, author };
+  expect(await dial()).toBe('Two');
+  expect((await ask('POST', `/api/set-ups/${DEMO_ID}/back`, back)).json).toEqual({ kind: 'done' });
+  expect(await dial()).toBe('One');
+  expect((await ask('POST', `/api/set-ups/${DEMO_ID}/back`, back)).json).toEqual({ kind: 'there' });
+  const undo = { id: randomUUID(), role: 'undo', of: id, author, base: 0 };
+  await ask('POST', `/api/set-ups/${DEMO_ID}/edits`, { after: 0, entries: [undo] });
+  expect(await dial()).toBe('Two');
 });
 
 test('a snapshot gets another name and note, and goes; one that is gone is told', async () => {
@@ -125,6 +147,9 @@ test.each([
   ['PUT', `${SNAPSHOTS}/x`, { name: 'One', note: null }, 400],
   ['POST', '/api/set-ups', { name: 'One', begin: { from: 'copy', of: 'gone', revision: null } }, 404],
   ['POST', '/api/set-ups', { name: 'One', begin: { from: 'file', path: '/etc/passwd' } }, 400],
+  ['POST', `/api/set-ups/${DEMO_ID}/back`, { revision: 99, id: author.id, author }, 404],
+  ['POST', `/api/set-ups/${DEMO_ID}/back`, { revision: 1, id: 'x', author }, 400],
+  ['POST', '/api/set-ups/gone/back', { revision: 0, id: author.id, author }, 404],
   ['DELETE', '/api/set-ups/gone', undefined, 404],
   ['POST', '/api/set-ups/gone/out-of-bin', undefined, 404],
 ])('%s %s %j is refused in words, and changes nothing', async (method, where, body, status) => {

@@ -5,6 +5,7 @@ import { lazy } from 'react';
 import { Provider } from 'react-redux';
 import { BrowserRouter, Link, Navigate, Route, Routes } from 'react-router';
 import { KeyboardProvider } from './app/keyboard/KeyboardProvider.tsx';
+import { findShown } from './app/setup/shownSetUp.ts';
 import { ErrorBoundary } from './app/shell/ErrorBoundary.tsx';
 import { Message } from './app/shell/Message.tsx';
 import { Shell } from './app/shell/Shell.tsx';
@@ -49,7 +50,7 @@ export function App({ store }: { readonly store: AppStore }) {
         <CssBaseline />
         <ErrorBoundary>
           <KeyboardProvider>
-            <BrowserRouter>
+            <BrowserRouter basename={findShown().base}>
               <Views />
             </BrowserRouter>
           </KeyboardProvider>

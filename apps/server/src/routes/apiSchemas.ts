@@ -18,14 +18,16 @@ import {
   problemSchema,
   revisionSchema,
   setUpListSchema,
+  stateSchema,
   storedSchema,
 } from '@nimble-lever/core/setup';
 import {
+  goBackSchema,
   newSetUpSchema,
   newSnapshotSchema,
   snapshotHeadSchema,
   snapshotWordsSchema,
-  stateSchema,
+  wentBackSchema,
 } from '@nimble-lever/core/vault';
 import { z } from 'zod';
 
@@ -63,6 +65,8 @@ export const API_SCHEMAS = {
   /** What was made, by its id. */
   Made: z.object({ id: z.string() }),
   State: stateSchema,
+  GoBack: goBackSchema,
+  WentBack: wentBackSchema,
   SnapshotList: z.array(snapshotHeadSchema),
   NewSnapshot: newSnapshotSchema,
   SnapshotWords: snapshotWordsSchema,

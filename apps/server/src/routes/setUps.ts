@@ -33,6 +33,10 @@ export function setUpRoutes(store: StoreClient): Router {
   router.get('/:id/states/:revision', async ({ params: { id, revision } }, response) => {
     send(response, await store.ask({ kind: 'state', id, revision }));
   });
+  router.post('/:id/back', body, async (request, response) => {
+    const { id = '' } = request.params;
+    send(response, await store.ask({ kind: 'go-back', id, body: sentBytes(request.body) }));
+  });
   router.get('/:id/snapshots', async ({ params: { id } }, response) => {
     send(response, await store.ask({ kind: 'snapshots', id }));
   });

@@ -68,6 +68,21 @@ export const VAULT_OPERATIONS: readonly Operation[] = [
     },
   },
   {
+    method: 'post',
+    path: '/api/set-ups/{id}/back',
+    id: 'goBack',
+    does: 'Makes a set-up what it was right after an edit, as one edit that can be undone.',
+    parameters: [id],
+    body: 'GoBack',
+    answer: 'WentBack',
+    problems: {
+      ...READING,
+      ...DATABASE,
+      404: 'There is no such set-up or edit, or an edit on the way cannot be read.',
+      409: 'It is too much for one edit, or it was changed meanwhile.',
+    },
+  },
+  {
     method: 'get',
     path: '/api/set-ups/{id}/snapshots',
     id: 'listSnapshots',

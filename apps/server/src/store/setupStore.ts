@@ -105,6 +105,12 @@ export class SetupStore {
     });
   }
 
+  /** Since when a set-up is in the bin; null where it is not. */
+  async binnedAt(id: string): Promise<Date | null> {
+    const { rows } = await this.pool.query('SELECT binned_at AS at FROM set_ups WHERE id = $1', [id]);
+    return (rows as { at: Date | null }[])[0]?.at ?? null;
+  }
+
   /** Takes set-ups away for good that were in the bin for 30 days; says how many. */
   async emptyBin(now: Date): Promise<number> {
     const { rowCount } = await this.pool.query(

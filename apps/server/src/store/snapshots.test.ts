@@ -78,7 +78,12 @@ test('parts that stay the same are kept once, and go when no state has them any 
   await store.keepNow('one', own('Second'));
   expect((await count('kept_parts')) - before).toBe(1);
   const [second, first] = await store.snapshots.list('one');
-  expect([second?.name, second?.revision, first?.name, first?.author]).toEqual(['Second', 1, 'First', author]);
+  expect([second?.name, second?.revision, first?.name, first?.author]).toEqual([
+    'Second',
+    1,
+    'First',
+    author,
+  ]);
   expect(await store.snapshots.remove('one', first?.id ?? '')).toBe(true);
   expect(await store.snapshots.remove('one', first?.id ?? '')).toBe(false);
   await store.snapshots.sweep(new Date());

@@ -65,7 +65,8 @@ async function readText(store: SetupStore, id: string, query: Query): Promise<st
   const { revision, setup } = stored;
   const none = { entries: [], more: false };
   const history = by ? await store.entriesBefore(id, revision + 1, by) : none;
-  const head = JSON.stringify({ id, revision, history: history ?? none });
+  const binnedAt = await store.binnedAt(id);
+  const head = JSON.stringify({ id, revision, binnedAt, history: history ?? none });
   return `${head.slice(0, -1)},"setup":${setupText(setup)}}`;
 }
 

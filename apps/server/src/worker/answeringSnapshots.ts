@@ -1,6 +1,7 @@
 import { idSchema } from '@nimble-lever/core/devices';
 import { revisionSchema } from '@nimble-lever/core/setup';
-import { newSnapshotSchema, snapshotWordsSchema } from '@nimble-lever/core/vault';
+import { editTo, goBackSchema, newSnapshotSchema, snapshotWordsSchema } from '@nimble-lever/core/vault';
+import { refusalWords } from '@nimble-lever/core/words';
 import { z } from 'zod';
 import { Problem, readInput } from '../problem/problem.ts';
 import type { StoredSetup } from '../store/loadSetup.ts';
@@ -13,7 +14,15 @@ import { unknownSetUp } from './unknownSetUp.ts';
 /** What is asked of set-ups as they were. */
 type SnapshotAsk = Extract<
   Ask,
-  { readonly kind: 'state' | 'snapshots' | 'keep-snapshot' | 'rename-snapshot' | 'remove-snapshot' }
+  {
+    readonly kind:
+      | 'state'
+      | 'go-back'
+      | 'snapshots'
+      | 'keep-snapshot'
+      | 'rename-snapshot'
+      | 'remove-snapshot';
+  }
 >;
 
 /** Answers what is asked, as JSON text. Throws a `Problem` for what is refused. */
@@ -22,6 +31,8 @@ export async function answerSnapshot(store: SetupStore, ask: SnapshotAsk): Promi
   switch (ask.kind) {
     case 'state':
       return stateText(store, id, readInput(revisionInput, ask.revision));
+    case 'go-back':
+      return JSON.stringify({ kind: await goBack(store, id, readInput(goBackSchema, parseBody(ask.body))) });
     case 'snapshots':
       return JSON.stringify(await store.snapshots.list(id));
     case 'keep-snapshot': {
@@ -63,6 +74,36 @@ async function stateText(store: SetupStore, id: string, revision: number): Promi
   const at = await store.madeAt(id, revision);
   const head = JSON.stringify({ revision, at: at?.toISOString() ?? null });
   return `${head.slice(0, -1)},"setup":${setupText(state.setup)}}`;
+}
+
+/** Makes a set-up what it was right after an edit, as one edit of the person's. */
+async function goBack(
+  store: SetupStore,
+  setUp: string,
+  { revision, id, author }: z.infer<typeof goBackSchema>,
+): Promise<'done' | 'there'> {
+  const then = await stateOf(store, setUp, revision);
+  const now = await store.read(setUp);
+  if (!now) throw unknownSetUp(setUp);
+  const way = editTo(now.setup, then.setup);
+  switch (way.kind) {
+    case 'there':
+      return 'there';
+    case 'too-many':
+    case 'no-way':
+      throw new Problem(
+        409,
+        'Too much at once',
+        'These are more changes than can be made at once. Nothing was changed; go back in several steps.',
+      );
+    case 'edit': {
+      const entry = { id, role: 'do', edit: way.edit, author, base: now.revision } as const;
+      const [outcome] = (await store.append(setUp, [entry]))?.outcomes ?? [];
+      if (outcome?.kind === 'saved') return 'done';
+      const why = outcome?.kind === 'refused' ? refusalWords(outcome.refusal) : '';
+      throw new Problem(409, 'Changed meanwhile', `${why} Nothing was changed; try again.`.trim());
+    }
+  }
 }
 
 function unknownSnapshot(): Problem {

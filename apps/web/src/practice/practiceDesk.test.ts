@@ -160,7 +160,15 @@ function opened(setup: Setup) {
   const store = createStore();
   store.dispatch(openPracticeDesk(store));
   store.dispatch(
-    setupLoaded({ id: 'demo', revision: 0, setup, history: { entries: [], more: false }, kept: [] }),
+    setupLoaded({
+      id: 'demo',
+      revision: 0,
+      setup,
+      history: { entries: [], more: false },
+      kept: [],
+      asItWas: null,
+      binnedAt: null,
+    }),
   );
   return store;
 }

@@ -106,6 +106,7 @@ export {
   type SetUpHead,
   sentEntrySchema,
   setUpListSchema,
+  stateSchema,
   storedSchema,
   WIRE_VERSION,
 } from './edits/wire.ts';

@@ -1,17 +1,19 @@
 export { type About, aboutOf } from './about.ts';
-export { type Difference, differencesBetween } from './differences.ts';
+export { type Difference, differencesBetween, differencesOf } from './differences.ts';
+export { type Compared, type DifferenceWords, differenceWords } from './differenceWords.ts';
 export { type EditTo, editTo } from './editTo.ts';
 export { type Beginning, beginningSchema, emptySetup, newSetUpSchema, readyMadeSetup } from './newSetup.ts';
 export { SITTING_GAP_MS, type Sitting, sittingsOf } from './sittings.ts';
 export {
   BULK_PARTS,
+  goBackSchema,
   newSnapshotSchema,
   SNAPSHOT_KINDS,
   type SnapshotHead,
   type SnapshotKind,
   snapshotHeadSchema,
   snapshotWordsSchema,
-  stateSchema,
+  wentBackSchema,
 } from './snapshot.ts';
 export { type Taken, takeOver } from './takeOver.ts';
 export {
@@ -23,4 +25,3 @@ export {
   unitPlace,
   unitsOf,
 } from './units.ts';
-export { type WayBack, wayBackTo } from './wayBackTo.ts';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { nameSchema } from '../devices/index.ts';
-import { authorSchema, noteSchema, revisionSchema, setupSchema } from '../setup/index.ts';
+import { authorSchema, noteSchema, revisionSchema } from '../setup/index.ts';
 
 /** Why a state was kept: because a person wanted it, or by itself before an import, before a large edit, before a day's first. */
 export const SNAPSHOT_KINDS = ['own', 'import', 'bulk', 'daily'] as const;
@@ -12,6 +12,15 @@ export const BULK_PARTS = 50;
 
 /** What is said of a snapshot that a person makes or renames. */
 export const snapshotWordsSchema = z.strictObject({ name: nameSchema, note: noteSchema.nullable() });
+/** What is asked to go back: to right after which edit, under which id the edit that does it is kept, and who asks. */
+export const goBackSchema = z.strictObject({
+  revision: revisionSchema,
+  id: z.uuid().toLowerCase(),
+  author: authorSchema,
+});
+/** Whether it was done, or is so already. */
+export const wentBackSchema = z.strictObject({ kind: z.enum(['done', 'there']) });
+
 /** A snapshot to be made, with who makes it. */
 export const newSnapshotSchema = snapshotWordsSchema.extend({ author: authorSchema });
 
@@ -30,11 +39,3 @@ export const snapshotHeadSchema = z.strictObject({
 });
 /** A snapshot as lists have it. */
 export type SnapshotHead = z.infer<typeof snapshotHeadSchema>;
-
-/** A set-up as it was right after an edit. */
-export const stateSchema = z.strictObject({
-  revision: revisionSchema,
-  /** When that edit was made: ISO 8601, UTC; null for the set-up as it began. */
-  at: z.iso.datetime().nullable(),
-  setup: setupSchema,
-});

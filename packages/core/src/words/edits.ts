@@ -1,6 +1,8 @@
 import {
   type Edit,
   type ItemKind,
+  isBlock,
+  type MacroStep,
   parseAddress,
   type Setup,
   type SingleEdit,
@@ -10,23 +12,36 @@ import {
 import { ITEM_WORDS } from './itemWords.ts';
 import { commandName, deviceName, profileName, triggerNameIn } from './names.ts';
 
-/** An edit in a few words, for the undo button and the history: `Turn clockwise in Larkframe`. */
-export function editWords(setup: Setup, edit: Edit): string {
-  if (edit.kind !== 'together') return singleWords(setup, edit);
+/** How things are called where the set-up alone does not say. */
+export interface EditNames {
+  /** What a step of a macro is called; without it, it is only called a step. */
+  readonly step?: (setup: Setup, step: MacroStep) => string;
+  /** The name of what was taken away, by its address. */
+  readonly gone?: (at: string) => string | null;
+}
+const ANY_STEP = `a ${ITEM_WORDS.step}`;
+
+/**
+ * An edit in a few words, for the undo button and the history: `Turn clockwise in Larkframe`.
+ *
+ * @param names `stepName` for steps, where there is room for the words of every kind
+ */
+export function editWords(setup: Setup, edit: Edit, names: EditNames = {}): string {
+  if (edit.kind !== 'together') return singleWords(setup, edit, names);
   // A part that takes its bindings along is what the person did; the bindings are how.
   const part = edit.edits.find(({ at }) => slotAt(at) === null);
   const isBound = edit.edits.some(({ at }) => slotAt(at) !== null);
-  if (part && isBound) return `${singleWords(setup, part)} with what is bound to it`;
+  if (part && isBound) return `${singleWords(setup, part, names)} with what is bound to it`;
   const [first] = edit.edits;
   const rest = new Set(edit.edits.map(({ at }) => at)).size - 1;
-  return first ? `${singleWords(setup, first)}${rest > 0 ? ` and ${rest} more` : ''}` : 'nothing';
+  return first ? `${singleWords(setup, first, names)}${rest > 0 ? ` and ${rest} more` : ''}` : 'nothing';
 }
 
 /** One edit in words, beginning with a verb: it stands after "Undo:". */
-function singleWords(setup: Setup, edit: SingleEdit): string {
+function singleWords(setup: Setup, edit: SingleEdit, names: EditNames): string {
   const slot = slotAt(edit.at);
   if (slot) return bindingWords(setup, edit, slot);
-  const name = itemWords(setup, edit);
+  const name = itemWords(setup, edit, names);
   switch (edit.kind) {
     case 'set':
       return typeof edit.fields.name === 'string' && Object.keys(edit.fields).length === 1
@@ -58,17 +73,36 @@ function slotWords(setup: Setup, { profile, device, control, trigger }: Slot): s
 }
 
 /** What an edit is about, by name where it has one: `Bench dial`, `Dial of Bench dial`, `a step of Hold a frame`. */
-function itemWords(setup: Setup, edit: SingleEdit): string {
+function itemWords(setup: Setup, edit: SingleEdit, names: EditNames = {}): string {
   const { kind, steps } = parseAddress(edit.at) ?? { kind: 'setup', steps: [] };
   const [first, ...rest] = steps;
   if (!first) return `the ${ITEM_WORDS.setup}`;
   const added = edit.kind === 'add' ? (edit.item as { name?: unknown; label?: unknown }) : null;
-  const given = added && String(added.name ?? added.label ?? '');
+  const given = names.gone?.(edit.at) ?? (added && String(added.name ?? added.label ?? ''));
   if (kind === 'unreadable') return `a ${ITEM_WORDS[kind]}`;
   if (rest.length === 0) return given || topName(setup, kind, first.id);
   const owner = topName(setup, first.list.of, first.id);
+  if (kind === 'step') {
+    const step = edit.kind === 'add' ? (edit.item as MacroStep) : stepIn(setup, first.id, rest);
+    return `${(step && names.step?.(setup, step)) ?? ANY_STEP} of ${owner}`;
+  }
   const own = given || innerName(setup, kind, first.id, rest.at(-1)?.id ?? '');
   return own ? `${own} of ${owner}` : `a ${ITEM_WORDS[kind]} of ${owner}`;
+}
+
+/** A step of a macro by the steps it stands in; none where it is gone. */
+function stepIn(
+  { macros }: Setup,
+  macro: string,
+  way: readonly { readonly id: string }[],
+): MacroStep | undefined {
+  let steps = macros.find(({ id }) => id === macro)?.steps;
+  let step: MacroStep | undefined;
+  for (const { id } of way) {
+    step = steps?.find((each) => each.id === id);
+    steps = step && isBlock(step) ? step.steps : undefined;
+  }
+  return step;
 }
 
 /** The name of a thing that stands at the top of the set-up. */

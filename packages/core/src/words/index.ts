@@ -10,13 +10,13 @@ export {
 } from './actions.ts';
 export { changeWords } from './changes.ts';
 export { bytesProblemWords, descriptorProblemWords } from './descriptorProblems.ts';
-export { editWords, fieldsWords, placeWords } from './edits.ts';
+export { type EditNames, editWords, fieldsWords, placeWords } from './edits.ts';
 export { type Account, accountOf } from './explanations.ts';
 export { formatProblemWords } from './formatProblems.ts';
 export { holdWords } from './holdWords.ts';
 // Why a value is not taken has a path of its own, `words/issues`: pages ask for it only when one is not.
 export { macroFindingWords, windowAskedWords } from './macroFindings.ts';
-export { clickPlaceWords, durationWords, LATE_WORDS, STEP_KINDS, stepWords } from './macroSteps.ts';
+export { clickPlaceWords, durationWords, LATE_WORDS, STEP_KINDS, stepName, stepWords } from './macroSteps.ts';
 export { memoryDoesWords, memoryProblemWords, memoryReasonWords } from './memory.ts';
 export {
   capital,

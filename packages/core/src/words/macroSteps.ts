@@ -94,3 +94,8 @@ export function durationWords(ms: number): string {
   const rest = whole % 60;
   return `${Math.floor(whole / 60)} min${rest === 0 ? '' : ` ${rest} s`}`;
 }
+
+/** A step as it is called among other things: `the step “wait 60 ms”`. */
+export function stepName(setup: Setup, step: MacroStep): string {
+  return `the step “${STEP_KINDS[step.kind]} ${stepWords(setup, step)}”`;
+}

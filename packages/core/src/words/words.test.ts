@@ -5,6 +5,7 @@ import { profileChain, resolveBehaviour } from '../resolve/index.ts';
 import { BASE_LAYER, copyDevice, demoSetup, itemAt, planCopy } from '../setup/index.ts';
 import { editWords, fieldsWords } from './edits.ts';
 import { accountOf } from './explanations.ts';
+import { stepName } from './macroSteps.ts';
 import { memoryDoesWords, memoryProblemWords, memoryReasonWords } from './memory.ts';
 import { triggerName } from './names.ts';
 import { refusalWords } from './refusals.ts';
@@ -146,7 +147,11 @@ test('edits and problems are put into words', () => {
     'add Bench dial 2 with what is bound to it',
   );
   const step = { kind: 'remove', at: `${itemAt.macro('hold-a-frame')}/steps/step-1` } as const;
-  expect(editWords(setup, step)).toBe('remove a step of Hold a frame');
+  expect(editWords(setup, step, { step: stepName })).toBe('remove the step “keys D” of Hold a frame');
+  const gone = `${itemAt.macro('hold-a-frame')}/steps/gone`;
+  expect(editWords(setup, { kind: 'remove', at: gone }, { step: stepName })).toBe(
+    'remove a step of Hold a frame',
+  );
   expect(editWords(setup, { kind: 'set', at: `${device}/controls/dial`, fields: { canPress: false } })).toBe(
     'change Dial of Bench dial',
   );

@@ -3,11 +3,13 @@ import {
   type Entry,
   historySchema,
   problemSchema,
+  stateSchema,
   storedSchema,
 } from '@nimble-lever/core/setup';
 import type { z } from 'zod';
-import { takeEarly } from './early.ts';
-import { bare } from './setupState.ts';
+import { addressOf, takeEarly } from './early.ts';
+import { type AsItWas, bare } from './setupState.ts';
+import type { ShownSetUp } from './shownSetUp.ts';
 
 /** A set-up as the server gives it. */
 export type Stored = z.infer<typeof storedSchema>;
@@ -27,19 +29,21 @@ const AWAY = 'The server does not answer.';
 /** Longer than any limit of the server. */
 const LIMIT_MS = 30_000;
 
-/** Reads the first set-up of the server, with an author's newest edits. Throws an error whose message can be shown. */
-export async function readFirstSetUp(author: string): Promise<Stored> {
-  const early = takeEarly();
-  return readAs(storedSchema, await getJson(`/api/set-up?author=${author}`, early));
+/** Reads a set-up with an author's newest edits, or as it was. Throws an error whose message can be shown. */
+export async function readSetUp(shown: ShownSetUp, author: string): Promise<Stored & AsItWas> {
+  const json = await getJson(addressOf(shown, author), takeEarly());
+  if (shown.id === null || shown.revision === null) return { ...readAs(storedSchema, json), asItWas: null };
+  const { at, ...state } = readAs(stateSchema, json);
+  return { id: shown.id, ...state, binnedAt: null, history: { entries: [], more: false }, asItWas: { at } };
 }
 
-/** An author's edits before a revision. Throws as `readFirstSetUp` does. */
+/** An author's edits before a revision. Throws as `readSetUp` does. */
 export async function readOlder(setUp: string, before: number, author: string) {
   const query = `before=${before}&author=${author}`;
   return readAs(historySchema, await getJson(`/api/set-ups/${setUp}/edits?${query}`));
 }
 
-/** Everyone's edits before a revision, the newest of them. Throws as `readFirstSetUp` does. */
+/** Everyone's edits before a revision, the newest of them. Throws as `readSetUp` does. */
 export async function readBefore(setUp: string, before: number) {
   return readAs(historySchema, await getJson(`/api/set-ups/${setUp}/edits?before=${before}`));
 }
@@ -65,7 +69,7 @@ async function getJson(url: string, early?: Promise<Response>): Promise<unknown>
   throw new Error(problemSchema.safeParse(body).data?.detail ?? AWAY);
 }
 
-/** A set-up as a file with its pictures, as it is saved. Throws as `readFirstSetUp` does. */
+/** A set-up as a file with its pictures, as it is saved. Throws as `readSetUp` does. */
 export async function readSetUpFile(setUp: string, signal: AbortSignal): Promise<string> {
   const response = await fetch(`/api/set-ups/${setUp}/file`, { signal }).catch(() => {
     throw new Error(AWAY);

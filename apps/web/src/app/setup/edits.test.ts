@@ -9,7 +9,17 @@ function start() {
     middleware: (defaults) => defaults({ immutableCheck: false, serializableCheck: false }),
   });
   const history = { entries: [], more: false };
-  store.dispatch(setupLoaded({ id: 'one', revision: 3, setup: demoSetup(), history, kept: [] }));
+  store.dispatch(
+    setupLoaded({
+      id: 'one',
+      revision: 3,
+      setup: demoSetup(),
+      history,
+      kept: [],
+      asItWas: null,
+      binnedAt: null,
+    }),
+  );
   const make = (edit: Edit) => store.dispatch(makeEdit(edit) as never);
   return { make, state: () => store.getState().setup };
 }

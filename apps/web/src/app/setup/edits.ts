@@ -16,12 +16,19 @@ import { historyIn, oldestKnown } from './setupState.ts';
 /** What an edit may come to, with room for what is sent around it: bytes. */
 const MOST_EDIT_BYTES = MOST_REQUEST_BYTES - 10_000;
 
-/** Makes an edit: shown at once, saved by itself, undoable. One that cannot be saved is refused now. */
+/**
+ * Makes an edit: shown at once, saved by itself, undoable. One that cannot be saved is refused now, in words; then it gives
+ * false.
+ */
 export const makeEdit =
-  (edit: Edit): AppThunk =>
+  (edit: Edit): AppThunk<boolean> =>
   (dispatch, getState) => {
     const id = newUuid();
-    const say = (words: string) => dispatch(noticed({ kind: 'said', id, words }));
+    const say = (words: string) => {
+      dispatch(noticed({ kind: 'said', id, words }));
+      return false;
+    };
+    if (getState().setup.asItWas) return say(WORDS.onlyLookedAt);
     // As the server reads it, so that both come to the same.
     const read = editSchema.safeParse(edit);
     const [issue] = read.error?.issues ?? [];
@@ -29,13 +36,14 @@ export const makeEdit =
       // Words for what a view hardly ever lets happen: not worth carrying from the start.
       const words = import('@nimble-lever/core/words/issues').then(({ issueWords }) => issueWords(issue));
       void words.catch(() => '').then((why) => say(WORDS.notAllowed(why)));
-      return;
+      return false;
     }
-    if (!read.data || partsOf(read.data).length === 0) return;
+    if (!read.data || partsOf(read.data).length === 0) return false;
     const bytes = new TextEncoder().encode(JSON.stringify(read.data)).length;
-    if (bytes > MOST_EDIT_BYTES) return void say(WORDS.tooLarge);
+    if (bytes > MOST_EDIT_BYTES) return say(WORDS.tooLarge);
     const { me, revision } = getState().setup;
     dispatch(entryMade({ id, edit: read.data, role: 'do', author: me, base: revision }));
+    return true;
   };
 
 /** The same for several edits that belong together; none changes nothing. */

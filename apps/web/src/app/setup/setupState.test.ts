@@ -45,7 +45,7 @@ const rename = (program: string, name: string): Edit => ({
 
 /** A page as it is opened. */
 const start = (server = new SmallServer(), me = BENCH, kept: readonly Entry[] = []): SetupState =>
-  loaded({ ...NO_SETUP, me }, { id: 'x', kept, ...server.read(me.id) });
+  loaded({ ...NO_SETUP, me }, { id: 'x', kept, asItWas: null, binnedAt: null, ...server.read(me.id) });
 const nameOf = (state: SetupState, program: string) =>
   state.setup?.programs.find(({ id }) => id === program)?.name;
 /** A page sends all it has and takes the answer in. */
@@ -186,7 +186,10 @@ test('an entry saved before its answer was lost is dropped from what waits', () 
   const server = new SmallServer();
   const made = entry(rename('larkframe', 'Lark'));
   server.append(0, [made]);
-  const state = loaded({ ...NO_SETUP, me: BENCH }, { id: 'x', kept: [made], ...server.read('nobody') });
+  const state = loaded(
+    { ...NO_SETUP, me: BENCH },
+    { id: 'x', kept: [made], asItWas: null, binnedAt: null, ...server.read('nobody') },
+  );
   expect(state.pending).toHaveLength(1);
   expect(received(state, server.news(0)).pending).toEqual([]);
   expect(start(server, BENCH, [made]).pending).toEqual([]);
@@ -224,7 +227,14 @@ test('history is read back as far as it goes', () => {
   for (let i = 0; i < 30; i++) server.append(i, [entry(rename('larkframe', `L${i}`))]);
   let state = loaded(
     { ...NO_SETUP, me: BENCH },
-    { id: 'x', kept: [], ...server.read(BENCH.id), history: { entries: server.log.slice(-5), more: true } },
+    {
+      id: 'x',
+      kept: [],
+      asItWas: null,
+      binnedAt: null,
+      ...server.read(BENCH.id),
+      history: { entries: server.log.slice(-5), more: true },
+    },
   );
   expect([historyIn(state).undo.length, state.hasOlder]).toEqual([5, true]);
   const older = { before: 26, entries: server.log.slice(0, 25), more: false };

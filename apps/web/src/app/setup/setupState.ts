@@ -28,7 +28,7 @@ export type PendingEntry = Entry & {
 export type Saving = 'saved' | 'saving' | 'waiting';
 
 /** The set-up as this page has it: what is saved, what waits to be saved, and both together. */
-export interface SetupState {
+export interface SetupState extends AsItWas {
   readonly id: string | null;
   /** Who makes edits here. */
   readonly me: Author;
@@ -86,10 +86,20 @@ export const NO_SETUP: SetupState = {
   failed: null,
   outOfStep: false,
   outdated: false,
+  asItWas: null,
+  binnedAt: null,
 };
 
+/** Whether a set-up is shown as it was. */
+export interface AsItWas {
+  /** When the last edit before was made: ISO 8601; null for how it began. Null where it is shown as it is now. */
+  readonly asItWas: { readonly at: string | null } | null;
+  /** Since when it is in the bin: ISO 8601; null where it is not. */
+  readonly binnedAt: string | null;
+}
+
 /** A set-up as it was read, with what this browser has kept of it. */
-export interface Loaded {
+export interface Loaded extends AsItWas {
   readonly id: string;
   readonly revision: number;
   readonly setup: Setup;
@@ -99,7 +109,10 @@ export interface Loaded {
 }
 
 /** The set-up was read: entries that waited are made again on top of it. */
-export function loaded(state: SetupState, { id, revision, setup, history, kept }: Loaded): SetupState {
+export function loaded(
+  state: SetupState,
+  { id, revision, setup, history, kept, asItWas, binnedAt }: Loaded,
+): SetupState {
   const known = new Set(state.pending.map((entry) => entry.id));
   const waiting = [...state.pending, ...kept.filter((entry) => !known.has(entry.id))];
   const saved = new Set(history.entries.map((entry) => entry.id));
@@ -108,6 +121,8 @@ export function loaded(state: SetupState, { id, revision, setup, history, kept }
     id,
     revision,
     savedSetup: setup,
+    asItWas,
+    binnedAt,
     log: history.entries,
     hasOlder: history.more,
     savedAt: history.entries.at(-1)?.at ?? state.savedAt,

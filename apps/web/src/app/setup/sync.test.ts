@@ -109,7 +109,7 @@ beforeEach(() => {
   reads.length = 0;
   answers = [];
   openPages = [];
-  stored = { id: 'one', revision: 0, setup, history: { entries: [], more: false } };
+  stored = { id: 'one', revision: 0, binnedAt: null, setup, history: { entries: [], more: false } };
   const locks = {
     request: async () => undefined,
     query: async () => ({ held: openPages.map((page) => ({ name: `nimble-lever:page:${page}` })) }),
@@ -122,7 +122,7 @@ beforeEach(() => {
     fetch: fakeFetch,
     WebSocket: FakeSocket,
     localStorage: storageProxy,
-    location: { protocol: 'http:', host: 'here' },
+    location: { protocol: 'http:', host: 'here', pathname: '/board', search: '', hash: '' },
     window: { addEventListener: () => undefined },
   });
 });
@@ -323,7 +323,7 @@ test.each<[string, unknown]>([
   sockets[0]?.say(message);
   await jest.advanceTimersByTimeAsync(4000);
   expect(reads.length).toBeLessThan(10);
-  stored = { id: 'one', revision: 7, setup, history: { entries: [], more: false } };
+  stored = { id: 'one', revision: 7, binnedAt: null, setup, history: { entries: [], more: false } };
   await jest.advanceTimersByTimeAsync(10_000);
   expect(store.getState().setup).toMatchObject({ revision: 7, outOfStep: false });
 });
@@ -341,6 +341,7 @@ test('an answer without what was missed has the set-up read anew', async () => {
     id: 'one',
     revision: 900,
     setup,
+    binnedAt: null,
     history: { entries: [{ ...logged({ ...made(ID) }, 900), inverse: EDIT }], more: true },
   };
   await jest.advanceTimersByTimeAsync(1000);
@@ -365,4 +366,26 @@ test('the author stays the same in this browser', async () => {
   const first = (await start()).getState().setup.me;
   expect(first.name).toBe('Browser on Linux');
   expect((await start()).getState().setup.me).toEqual(first);
+});
+
+test('a set-up opened by its address is kept as the last one; as it was, it is only looked at', async () => {
+  Object.assign(location, { pathname: '/set-up/one/board' });
+  await start();
+  expect(reads[0]).toMatch(/^\/api\/set-ups\/one\?author=/);
+  expect(storage.get('nimble-lever:set-up')).toBe('one');
+  expect(sockets).toHaveLength(1);
+
+  storage.clear();
+  Object.assign(location, { pathname: '/set-up/two/at/4/board' });
+  stored = { revision: 4, at: '2026-01-01T00:00:00.000Z', setup };
+  const store = await start();
+  expect(reads.at(-1)).toBe('/api/set-ups/two/states/4');
+  expect(store.getState().setup).toMatchObject({
+    id: 'two',
+    revision: 4,
+    asItWas: { at: '2026-01-01T00:00:00.000Z' },
+  });
+  await jest.advanceTimersByTimeAsync(60_000);
+  expect(sockets).toHaveLength(1);
+  expect(storage.get('nimble-lever:set-up')).toBeUndefined();
 });

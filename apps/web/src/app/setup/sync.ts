@@ -2,7 +2,7 @@ import type { SentOutcome } from '@nimble-lever/core/setup';
 import type { Store } from '@reduxjs/toolkit';
 import { newUuid } from '../newUuid.ts';
 import { WORDS } from '../shell/words.ts';
-import { readFirstSetUp, type SendOutcome, sendEntries } from './api.ts';
+import { readSetUp, type SendOutcome, sendEntries } from './api.ts';
 import { keepAside, readAside } from './asideEntries.ts';
 import { readAuthor } from './author.ts';
 import { nextBatch } from './batch.ts';
@@ -23,6 +23,7 @@ import {
   setupLoaded,
 } from './setupSlice.ts';
 import type { PendingEntry, SetupState } from './setupState.ts';
+import { findShown, keepLast } from './shownSetUp.ts';
 
 /** How long to wait before sending again, ever longer; the last for as long as it takes. */
 const RETRY_MS = [500, 1000, 2000, 4000, 8000] as const;
@@ -38,6 +39,7 @@ const TRIES = 3;
  */
 export function keepInStep(store: Store<{ setup: SetupState }>, line = new LiveLine()): void {
   const page = newUuid();
+  const shown = findShown();
   let sending = false;
   let loading = false;
   let failures = 0;
@@ -83,7 +85,13 @@ export function keepInStep(store: Store<{ setup: SetupState }>, line = new LiveL
     if (loading) return;
     loading = true;
     try {
-      const stored = await readFirstSetUp(state().me.id);
+      const stored = await readSetUp(shown, state().me.id);
+      if (stored.asItWas) {
+        // Nothing is edited there, so that there is nothing to send, to keep or to hear of.
+        store.dispatch(setupLoaded({ ...stored, kept: [] }));
+        return;
+      }
+      if (shown.id !== null) keepLast(shown.id);
       const open = await openPages();
       const kept = await takeKeptEntries(stored.id, open, state().me, stored.setup);
       if (state().id === null) {
@@ -173,8 +181,8 @@ export function keepInStep(store: Store<{ setup: SetupState }>, line = new LiveL
   };
 
   const listen = () => {
-    const { id, revision } = state();
-    if (id !== null) live.open(id, revision);
+    const { id, revision, asItWas } = state();
+    if (id !== null && !asItWas) live.open(id, revision);
   };
 
   store.dispatch(authorChanged(readAuthor()));

@@ -1,19 +1,18 @@
-import ListItemIcon from '@mui/material/ListItemIcon';
-import Menu from '@mui/material/Menu';
-import MenuItem from '@mui/material/MenuItem';
 import { styled } from '@mui/material/styles';
 import type { Compiled } from '@nimble-lever/core/engine';
 import { type FrontWindow, resolveProfile } from '@nimble-lever/core/resolve';
 import type { Setup } from '@nimble-lever/core/setup';
 import { profileName } from '@nimble-lever/core/words';
-import { Check, Pin } from 'lucide-react';
-import { useState } from 'react';
+import { Pin } from 'lucide-react';
+import { lazy, Suspense, useState } from 'react';
 import { useLocation } from 'react-router';
-import { pinProfile, stepProfile } from '../engine/pinning.ts';
 import { useEngine } from '../engine/useEngine.ts';
 import { selectCompiled, selectSetup } from '../setup/selectors.ts';
-import { useAppDispatch, useAppSelector } from '../store.ts';
+import { useAppSelector } from '../store.ts';
 import { WORDS } from './words.ts';
+
+/** Read when it is first opened. */
+const FrontMenu = lazy(async () => ({ default: (await import('./FrontMenu.tsx')).FrontMenu }));
 
 const Chip = styled('button')(({ theme: { vars } }) => ({
   display: 'flex',
@@ -47,19 +46,14 @@ const Chip = styled('button')(({ theme: { vars } }) => ({
   '& svg': { color: vars?.palette.tokens.accent, flex: 'none' },
 }));
 
-/** Which program is in front; opens the choice of pinning a profile or going back to automatic. */
+/** Which program is in front; opens the choice of pinning a profile or going back to automatic, and of set-ups. */
 export function FrontChip() {
-  const dispatch = useAppDispatch();
   const setup = useAppSelector(selectSetup);
   const engine = useEngine();
   const frontDelay = useAppSelector((state) => state.engine.frontDelay);
   const frontSince = useAppSelector((state) => state.engine.frontSince);
   const rehearsing = useLocation().pathname === '/rehearse';
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const pin = (profile: string | null) => {
-    dispatch(pinProfile(profile));
-    setAnchor(null);
-  };
   const compiled = useAppSelector(selectCompiled);
   const name = engine.front ? frontName(setup, compiled, engine.front) : WORDS.nothing;
   // A pinned profile decides, whatever is in front: that is what is named then.
@@ -82,44 +76,12 @@ export function FrontChip() {
         </span>
         <span className="more">{more}</span>
       </Chip>
-      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
-        <Choice chosen={engine.pinned === null} name={WORDS.automatic} onChoose={() => pin(null)} />
-        {/* The menu stays: one goes on until the right one is named above. } */}
-        <MenuItem onClick={() => dispatch(stepProfile(1))}>
-          <ListItemIcon />
-          {WORDS.nextProfile}
-        </MenuItem>
-        <MenuItem onClick={() => dispatch(stepProfile(-1))}>
-          <ListItemIcon />
-          {WORDS.previousProfile}
-        </MenuItem>
-        {Object.keys(setup.profiles).map((id) => (
-          <Choice
-            key={id}
-            chosen={engine.pinned === id}
-            name={WORDS.pin(profileName(setup, id))}
-            onChoose={() => pin(id)}
-          />
-        ))}
-      </Menu>
+      {anchor && (
+        <Suspense fallback={null}>
+          <FrontMenu anchor={anchor} pinned={engine.pinned} onClose={() => setAnchor(null)} />
+        </Suspense>
+      )}
     </>
-  );
-}
-
-/** A profile that can be stayed with, or "automatic". */
-interface ChoiceProps {
-  readonly chosen: boolean;
-  readonly name: string;
-  readonly onChoose: () => void;
-}
-
-/** A line of the chip's menu, ticked where it holds. */
-function Choice({ chosen, name, onChoose, ...item }: ChoiceProps) {
-  return (
-    <MenuItem {...item} role="menuitemradio" aria-checked={chosen} onClick={onChoose}>
-      <ListItemIcon>{chosen && <Check size={16} aria-hidden />}</ListItemIcon>
-      {name}
-    </MenuItem>
   );
 }
 

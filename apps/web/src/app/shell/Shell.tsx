@@ -1,9 +1,11 @@
+import Button from '@mui/material/Button';
 import { styled } from '@mui/material/styles';
 import { lazy, Suspense } from 'react';
 import { Outlet, useLocation } from 'react-router';
 import { Find } from '../find/Find.tsx';
 import type { FindSource } from '../find/findSource.ts';
 import { selectSetup } from '../setup/selectors.ts';
+import { findShown, keepLast } from '../setup/shownSetUp.ts';
 import { useAppSelector } from '../store.ts';
 import { ErrorBoundary } from './ErrorBoundary.tsx';
 import { FrontChip } from './FrontChip.tsx';
@@ -16,6 +18,7 @@ import { useNoStrayDrops } from './useNoStrayDrops.ts';
 import { WORDS } from './words.ts';
 
 /** Not needed to draw the first view. */
+const AsItWas = lazy(async () => ({ default: (await import('./AsItWas.tsx')).AsItWas }));
 const Notices = lazy(async () => ({ default: (await import('./Notices.tsx')).Notices }));
 
 const Frame = styled('div')({ display: 'flex', height: '100%' });
@@ -37,7 +40,7 @@ const Top = styled('header')(({ theme: { vars } }) => ({
 
 /** Rail, top bar and the view; before the set-up is read, what is going on instead. */
 export function Shell({ find }: { readonly find: () => Promise<FindSource> }) {
-  const { setup, failed } = useAppSelector((state) => state.setup);
+  const { setup, failed, asItWas, binnedAt } = useAppSelector((state) => state.setup);
   const { pathname } = useLocation();
   useNoStrayDrops();
   return (
@@ -47,6 +50,11 @@ export function Shell({ find }: { readonly find: () => Promise<FindSource> }) {
       {setup ? (
         <Side>
           <TopBar find={find} />
+          {(asItWas || binnedAt) && (
+            <Suspense fallback={null}>
+              <AsItWas />
+            </Suspense>
+          )}
           <Main id={VIEW} tabIndex={-1}>
             <ErrorBoundary key={pathname}>
               <Suspense fallback={<Message title={WORDS.loading} />}>
@@ -63,12 +71,21 @@ export function Shell({ find }: { readonly find: () => Promise<FindSource> }) {
           <Message
             title={failed === null ? WORDS.loading : WORDS.failed}
             detail={failed === null ? null : `${failed} ${WORDS.tryingAgain}`}
-          />
+          >
+            {failed !== null && isNamed && <Button onClick={openFirst}>{WORDS.firstSetUp}</Button>}
+          </Message>
         </Side>
       )}
     </Frame>
   );
 }
+
+/** Whether the address names a set-up: another one may be there where that one is not. */
+const isNamed = findShown().id !== null;
+const openFirst = () => {
+  keepLast(null);
+  location.assign('/');
+};
 
 /** Headings of the views; the Board's is the set-up's own name, as one works there most. */
 const TITLES: ReadonlyMap<string, string> = new Map([
@@ -86,6 +103,7 @@ const TITLES: ReadonlyMap<string, string> = new Map([
 /** Above every view: where one is, what is in front, whether all is saved. */
 function TopBar({ find }: { readonly find: () => Promise<FindSource> }) {
   const setup = useAppSelector(selectSetup);
+  const asItWas = useAppSelector((state) => state.setup.asItWas);
   const title = TITLES.get(useLocation().pathname);
   return (
     <Top>
@@ -93,10 +111,14 @@ function TopBar({ find }: { readonly find: () => Promise<FindSource> }) {
       <FrontChip />
       <span className="fill" />
       <Find readSource={find} />
-      <span className="undo">
-        <UndoButtons />
-      </span>
-      <SaveState />
+      {!asItWas && (
+        <>
+          <span className="undo">
+            <UndoButtons />
+          </span>
+          <SaveState />
+        </>
+      )}
     </Top>
   );
 }

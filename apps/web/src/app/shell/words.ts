@@ -66,6 +66,8 @@ export const WORDS = {
   redo: (what: string) => `Redo: ${what}`,
   nothingToUndo: 'Nothing to undo',
   nothingToRedo: 'Nothing to redo',
+  onlyLookedAt:
+    'This is the set-up as it was, to look at and try. Nothing was changed; go back to now to edit.',
   // Whether all is saved, in a word; if not, what happens by itself.
   saved: (time: string) => `Saved ${time}`,
   nothingYet: 'Saved',
@@ -102,6 +104,7 @@ export const WORDS = {
   // What is said when something does not work: what happened, that nothing is lost, what is being done.
   loading: 'Reading the set-up…',
   failed: 'The set-up could not be read.',
+  firstSetUp: 'Open the first set-up',
   tryingAgain: 'Nothing is lost. Trying again by itself…',
   notKept: (what: string) => `Could not ${what}.`,
   notAllowed: (why: string) => `${why} Nothing was changed.`,

@@ -3,7 +3,8 @@ import type { Setup } from '@nimble-lever/core/setup';
 import { capital } from '@nimble-lever/core/words';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type KeyboardEvent, memo, type ReactNode, useEffect, useId, useRef } from 'react';
-import { entryWords, type HistoryRow, timeOf } from './rows.ts';
+import { timeWords } from '../../app/moment.ts';
+import { entryWords, type HistoryRow } from './rows.ts';
 import { WORDS } from './words.ts';
 
 /** Heights: pixels. */
@@ -122,7 +123,7 @@ export const HistoryList = memo(function HistoryList({
               style={{ ...style, height: ROW }}
               onPointerDown={() => onChoose(row.key)}
             >
-              <time dateTime={entry.at}>{timeOf(entry.at)}</time>
+              <time dateTime={entry.at}>{timeWords(entry.at)}</time>
               <span className="what" title={words}>
                 {words}
               </span>

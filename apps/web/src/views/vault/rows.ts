@@ -1,6 +1,7 @@
-import type { LogEntry, Setup } from '@nimble-lever/core/setup';
+import { type Edit, type LogEntry, partsOf, type Setup } from '@nimble-lever/core/setup';
 import { aboutOf, sittingsOf } from '@nimble-lever/core/vault';
-import { editWords } from '@nimble-lever/core/words';
+import { editWords, stepName } from '@nimble-lever/core/words';
+import { dayWords, timeWords } from '../../app/moment.ts';
 import { WORDS } from './words.ts';
 
 /** A line of the history: the head of a sitting, or an edit. */
@@ -23,24 +24,6 @@ export interface Filter {
   readonly by: string | null;
 }
 
-const DAY = new Intl.DateTimeFormat('en', {
-  weekday: 'long',
-  day: 'numeric',
-  month: 'long',
-  year: 'numeric',
-});
-const TIME = new Intl.DateTimeFormat('en', { hour: '2-digit', minute: '2-digit' });
-
-/** A moment's time of day. */
-export function timeOf(at: string): string {
-  return TIME.format(new Date(at));
-}
-
-/** A moment as it stands in a sentence. */
-export function momentOf(at: string): string {
-  return `${DAY.format(new Date(at))}, ${timeOf(at)}`;
-}
-
 /** Words that were found already, for the set-up as it is: a long history is put into words as it is looked at. */
 const found = new WeakMap<LogEntry, { readonly setup: Setup; readonly words: string }>();
 /** The days of edits, which do not change. */
@@ -57,19 +40,29 @@ export function entryWords(setup: Setup, entry: LogEntry): string {
 
 function wordsOf(setup: Setup, { edit, inverse, role }: LogEntry): string {
   if (!edit) return WORDS.unreadable;
+  const names = { step: stepName, gone: goneIn(inverse ?? edit) };
   switch (role) {
     case 'do':
-      return editWords(setup, edit);
+      return editWords(setup, edit, names);
     case 'undo':
       // What was taken back is called as it was done.
-      return WORDS.undid(editWords(setup, inverse ?? edit));
+      return WORDS.undid(editWords(setup, inverse ?? edit, names));
     case 'redo':
-      return WORDS.again(editWords(setup, edit));
+      return WORDS.again(editWords(setup, edit, names));
   }
 }
 
+/** What an edit took away stands by its name in what brings it back. */
+function goneIn(inverse: Edit): (at: string) => string | null {
+  return (at) => {
+    const back = partsOf(inverse).find((part) => part.kind === 'add' && part.at === at);
+    const { name } = (back?.kind === 'add' ? back.item : {}) as { readonly name?: unknown };
+    return typeof name === 'string' ? name : null;
+  };
+}
+
 function dayOf(entry: LogEntry): string {
-  const day = days.get(entry) ?? DAY.format(new Date(entry.at));
+  const day = days.get(entry) ?? dayWords(entry.at);
   days.set(entry, day);
   return day;
 }
@@ -87,7 +80,7 @@ export function rowsOf(setup: Setup, entries: readonly LogEntry[], filter: Filte
     const [newest] = own;
     const oldest = own.at(-1);
     if (!newest || !oldest) return [];
-    const [from, to] = [timeOf(oldest.at), timeOf(newest.at)];
+    const [from, to] = [timeWords(oldest.at), timeWords(newest.at)];
     const head = {
       kind: 'sitting',
       key: `sitting ${newest.id}`,

@@ -47,8 +47,17 @@ export const historySchema = z.object({ entries: z.array(logEntrySchema), more: 
 export const storedSchema = z.object({
   id: idSchema,
   revision: revisionSchema,
+  /** Since when it is in the bin: ISO 8601, UTC; null where it is not. */
+  binnedAt: z.iso.datetime().nullable(),
   setup: setupSchema,
   history: historySchema,
+});
+/** A set-up as it was right after an edit. */
+export const stateSchema = z.strictObject({
+  revision: revisionSchema,
+  /** When that edit was made: ISO 8601, UTC; null for the set-up as it began. */
+  at: z.iso.datetime().nullable(),
+  setup: setupSchema,
 });
 /** The set-ups there are. */
 export const setUpListSchema = z.array(
