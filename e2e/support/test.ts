@@ -52,7 +52,9 @@ export async function open(
     | 'rehearse'
     | 'settings'
     | 'add-device'
-    | 'vault',
+    | 'vault'
+    | `vault?${string}`
+    | `set-up/${string}`,
 ): Promise<void> {
   await page.goto(`${address}/${view}`);
   await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();

@@ -55,7 +55,7 @@ test.each<[string, Edit[], string[][]]>([
   [
     'a device',
     [{ kind: 'set', at: itemAt.device('bench-dial'), fields: { name: 'Big dial', 'settings.holdMs': 320 } }],
-    [['Devices', 'Big dial', 'changed', 'Hold ms: 250 → 320', 'Name: Bench dial → Big dial']],
+    [['Devices', 'Big dial', 'changed', 'Time of a hold, ms: 250 → 320', 'Name: Bench dial → Big dial']],
   ],
   [
     'a step',

@@ -162,9 +162,19 @@ function plainWords(value: unknown): string | null {
 /** A text of more characters is not told in a line. */
 const LONGEST = 40;
 
-/** `settings.holdMs` as `Hold ms`. */
+/** Settings whose names in files are too short to be read. */
+const FIELDS: Readonly<Record<string, string>> = {
+  holdMs: 'Time of a hold, ms',
+  doubleMs: 'Time of a double press, ms',
+  guardMs: 'Time of a longer press, ms',
+  confirmMs: 'Time for a second press, ms',
+  nudgeDistance: 'Distance of a nudge',
+};
+
+/** `settings.naturalScroll` as `Natural scroll`. */
 function fieldName(path: string): string {
   const last = path.split('.').at(-1) ?? path;
+  if (Object.hasOwn(FIELDS, last)) return FIELDS[last] ?? last;
   return capital(last.replace(/([a-z0-9])([A-Z])/g, '$1 $2').toLowerCase());
 }
 

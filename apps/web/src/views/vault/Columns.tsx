@@ -17,6 +17,7 @@ export const Columns = styled('div')(({ theme: { vars } }) => ({
     borderBottom: `1px solid ${vars?.palette.divider}`,
     backgroundColor: vars?.palette.tokens.sheet,
   },
+  '& .bar .count': { whiteSpace: 'nowrap' },
   '& .bar .search': { flex: '0 1 280px' },
   '& .said': { margin: 0, padding: '8px 20px', fontSize: 12 },
   '& .failed': { display: 'flex', alignItems: 'center', gap: 10 },

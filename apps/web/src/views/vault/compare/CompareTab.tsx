@@ -118,7 +118,9 @@ export function CompareTab() {
               onEnter={() => undefined}
             />
           </div>
-          <span role="status">{isReading ? WORDS.reading : WORDS.differ(told.length)}</span>
+          <span role="status" className="count">
+            {isReading ? WORDS.reading : WORDS.differ(told.length)}
+          </span>
         </div>
         {failed?.kind === 'failed' && (
           <p className="said failed" role="alert">
