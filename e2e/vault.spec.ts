@@ -68,7 +68,7 @@ test('every edit stands in the history, of whomever; one goes back to before one
 test('a history that cannot be read says so, and is read again by hand', async ({ app, page }) => {
   await open(page, app.address, 'board');
   let fails = true;
-  await page.route('**/edits?before=*', (route) => (fails ? route.abort() : route.continue()));
+  await page.route('**/moments?after=*', (route) => (fails ? route.abort() : route.continue()));
   await page.getByRole('link', { name: 'Vault' }).click();
   await expect(page.getByRole('alert')).toContainText(
     'The history could not be read. The server does not answer.',

@@ -23,6 +23,7 @@ import {
 } from '@nimble-lever/core/setup';
 import {
   goBackSchema,
+  momentsSchema,
   newSetUpSchema,
   newSnapshotSchema,
   snapshotHeadSchema,
@@ -64,6 +65,7 @@ export const API_SCHEMAS = {
   NewSetUp: newSetUpSchema,
   /** What was made, by its id. */
   Made: z.object({ id: z.string() }),
+  Moments: momentsSchema,
   State: stateSchema,
   GoBack: goBackSchema,
   WentBack: wentBackSchema,

@@ -152,6 +152,12 @@ export const OPERATIONS: readonly Operation[] = [
       revision('after', 'Entries after this revision.'),
       revision('before', 'The newest entries before this revision.'),
       author('Whose entries, with `before`; without it, everyone’s.'),
+      {
+        name: 'count',
+        in: 'query',
+        what: 'At most so many, with `before`.',
+        schema: z.int().min(1).max(500),
+      },
     ],
     body: null,
     answer: 'History',

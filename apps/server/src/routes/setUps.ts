@@ -30,6 +30,9 @@ export function setUpRoutes(store: StoreClient): Router {
   router.get('/:id/file', async ({ params: { id } }, response) => {
     send(response, await store.ask({ kind: 'set-up-file', id }));
   });
+  router.get('/:id/moments', async ({ params: { id }, query }, response) => {
+    send(response, await store.ask({ kind: 'moments', id, query: plain(query) }));
+  });
   router.get('/:id/states/:revision', async ({ params: { id, revision } }, response) => {
     send(response, await store.ask({ kind: 'state', id, revision }));
   });

@@ -1,6 +1,6 @@
 import { BIN_DAYS, MOST_REVISION, revisionSchema } from '@nimble-lever/core/setup';
 import { z } from 'zod';
-import { DATABASE, id, type Operation, OUTSIDE, type Parameter, READING } from './operation.ts';
+import { DATABASE, id, type Operation, OUTSIDE, type Parameter, READING, revision } from './operation.ts';
 
 /** A snapshot in the address. */
 const snapshot: Parameter = { name: 'snapshot', in: 'path', what: 'The snapshot.', schema: z.uuid() };
@@ -43,6 +43,16 @@ export const VAULT_OPERATIONS: readonly Operation[] = [
     parameters: [id],
     body: null,
     answer: 'Nothing',
+    problems: { ...READING, ...DATABASE },
+  },
+  {
+    method: 'get',
+    path: '/api/set-ups/{id}/moments',
+    id: 'readMoments',
+    does: 'When each edit was made and by whom, however long the log.',
+    parameters: [id, revision('after', 'Of the edits after this revision; without it, of all.')],
+    body: null,
+    answer: 'Moments',
     problems: { ...READING, ...DATABASE },
   },
   {

@@ -1,6 +1,7 @@
 import { type Author, EDIT_FORMAT, editSchema, type LogEntry, type Setup } from '@nimble-lever/core/setup';
 import { upcastPair } from '@nimble-lever/core/setup/version1';
 import { upcastPair2 } from '@nimble-lever/core/setup/version2';
+import type { Moment } from '@nimble-lever/core/vault';
 import type { EditRow } from '../database/entities.ts';
 import { EDITS, selected } from '../database/tables.ts';
 import type { Queryable } from './database.ts';
@@ -35,16 +36,17 @@ async function readPage(
   where: string,
   values: readonly unknown[],
   order: 'ASC' | 'DESC',
+  count = PAGE_OF_ENTRIES,
 ): Promise<{ rows: EditRow[]; more: boolean }> {
   const { rows } = await database.query(
     `SELECT * FROM (
       SELECT ${COLUMNS}, sum(${BYTES}) OVER (ORDER BY revision ${order}) AS bytes, row_number() OVER (ORDER BY revision ${order}) AS n
-      FROM (SELECT * FROM edits WHERE ${where} ORDER BY revision ${order} LIMIT ${PAGE_OF_ENTRIES + 1}) AS page
+      FROM (SELECT * FROM edits WHERE ${where} ORDER BY revision ${order} LIMIT ${count + 1}) AS page
     ) AS counted WHERE n = 1 OR bytes <= ${PAGE_OF_BYTES} ORDER BY revision ${order}`,
     [...values],
   );
   const found = rows as EditRow[];
-  if (found.length > PAGE_OF_ENTRIES) return { rows: found.slice(0, PAGE_OF_ENTRIES), more: true };
+  if (found.length > count) return { rows: found.slice(0, count), more: true };
   if (found.length === 0) return { rows: [], more: false };
   const last = found.at(-1)?.revision;
   const beyond = order === 'ASC' ? '>' : '<';
@@ -73,13 +75,38 @@ export async function entriesBefore(
   revision: number,
   author: string | null,
   setup: Setup,
+  count = PAGE_OF_ENTRIES,
 ): Promise<LogPage> {
   const [own, values] =
     author === null
       ? ['', [setUp, revision]]
       : [' AND (author_id = $3 OR author_id IS NULL)', [setUp, revision, author]];
-  const { rows, more } = await readPage(database, `set_up = $1 AND revision < $2${own}`, values, 'DESC');
+  const { rows, more } = await readPage(
+    database,
+    `set_up = $1 AND revision < $2${own}`,
+    values,
+    'DESC',
+    count,
+  );
   return { entries: rows.reverse().map((row) => toEntry(row, setup)), more };
+}
+
+/** When each edit after a revision was made, and by whom, oldest first. */
+export async function momentsAfter(
+  database: Queryable,
+  setUp: string,
+  revision: number,
+): Promise<readonly Moment[]> {
+  const { rows } = await database.query(
+    `SELECT revision, at, author_id AS "authorId", author_name AS "authorName" FROM edits
+      WHERE set_up = $1 AND revision > $2 ORDER BY revision`,
+    [setUp, revision],
+  );
+  return (rows as EditRow[]).map((row) => ({
+    revision: row.revision,
+    at: row.at.getTime(),
+    author: authorOf(row),
+  }));
 }
 
 /** Entries with these ids, and the undos and redos of them, oldest first. */
@@ -113,9 +140,13 @@ export async function savedAmong(
 
 /** An entry as everyone reads it, brought up to date. What cannot be read is null, and the entry stays. */
 function toEntry(row: EditRow, setup: Setup): LogEntry {
-  const author = row.authorId === null ? NOBODY : { id: row.authorId, name: row.authorName ?? NOBODY.name };
+  const author = authorOf(row);
   const { id, revision, role, of, base, at } = row;
   return { id, revision, role, of, base, author, at: at.toISOString(), ...editsOf(row, setup) };
+}
+
+function authorOf({ authorId, authorName }: Pick<EditRow, 'authorId' | 'authorName'>): Author {
+  return authorId === null ? NOBODY : { id: authorId, name: authorName ?? NOBODY.name };
 }
 
 /** What of an entry cannot be read. */

@@ -1,9 +1,10 @@
 import { freeId } from '@nimble-lever/core/devices';
 import { BIN_DAYS, type Entry, type SetUpHead, type Setup } from '@nimble-lever/core/setup';
+import type { Moment } from '@nimble-lever/core/vault';
 import type { Pool, PoolClient } from 'pg';
 import type { Logger } from 'pino';
 import { inTransaction } from './database.ts';
-import { entriesAfter, entriesBefore, type LogPage } from './editLog.ts';
+import { entriesAfter, entriesBefore, type LogPage, momentsAfter } from './editLog.ts';
 import { Keeper } from './keeper.ts';
 import type { StoredSetup } from './loadSetup.ts';
 import { entryText } from './recentEntries.ts';
@@ -167,9 +168,14 @@ export class SetupStore {
   }
 
   /** The newest entries before a revision, of an author or (null) of everyone; null when there is no such set-up. */
-  async entriesBefore(id: string, revision: number, author: string | null): Promise<LogPage | null> {
+  async entriesBefore(
+    id: string,
+    revision: number,
+    author: string | null,
+    count?: number,
+  ): Promise<LogPage | null> {
     const stored = await this.read(id);
-    return stored && entriesBefore(this.pool, id, revision, author, stored.setup);
+    return stored && entriesBefore(this.pool, id, revision, author, stored.setup, count);
   }
 
   /** A set-up as it was right after an edit; 'unknown' where there is no way there, null where there is no such set-up. */
@@ -202,6 +208,11 @@ export class SetupStore {
       const [kept] = await this.snapshots.around(id, 0);
       if (!kept || kept.revision > MARK_EVERY) await this.stateAt(id, 0);
     }
+  }
+
+  /** When each edit after a revision was made, and by whom; null when there is no such set-up. */
+  async momentsAfter(id: string, revision: number): Promise<readonly Moment[] | null> {
+    return (await this.read(id)) && momentsAfter(this.pool, id, revision);
   }
 
   /** Another copy of the server has saved something; with null, anything may have happened. */

@@ -43,6 +43,7 @@ export async function answerTo(
       return { holds: 'json', body: encoder.encode(await answerSetUps(store, ask)) };
     case 'state':
     case 'snapshots':
+    case 'moments':
     case 'go-back':
     case 'keep-snapshot':
     case 'rename-snapshot':

@@ -11,6 +11,7 @@ import { refusalWords } from '@nimble-lever/core/words';
 import { issueWords } from '@nimble-lever/core/words/issues';
 import { z } from 'zod';
 import { Problem, readInput } from '../problem/problem.ts';
+import { PAGE_OF_ENTRIES } from '../store/editLog.ts';
 import type { SetupStore } from '../store/setupStore.ts';
 import { setupText } from '../store/setupText.ts';
 import type { Appended, EntryOutcome } from '../store/setupWriter.ts';
@@ -25,7 +26,11 @@ const readQuery = z.object({ author: author.optional() });
 /** Either what came after a revision, or what a person, or everyone, did before one. */
 const entriesQuery = z.union([
   z.strictObject({ after: z.coerce.number().pipe(revisionSchema) }),
-  z.strictObject({ before: z.coerce.number().pipe(revisionSchema), author: author.optional() }),
+  z.strictObject({
+    before: z.coerce.number().pipe(revisionSchema),
+    author: author.optional(),
+    count: z.coerce.number().pipe(z.int().min(1).max(PAGE_OF_ENTRIES)).default(PAGE_OF_ENTRIES),
+  }),
 ]);
 
 /** What is asked of the set-ups themselves. */
@@ -76,7 +81,7 @@ async function entriesText(store: SetupStore, id: string, query: Query): Promise
   const page =
     'after' in asked
       ? await store.entriesAfter(id, asked.after)
-      : await store.entriesBefore(id, asked.before, asked.author ?? null);
+      : await store.entriesBefore(id, asked.before, asked.author ?? null, asked.count);
   if (!page) throw unknownSetUp(id);
   return JSON.stringify(page);
 }

@@ -1,6 +1,12 @@
 import { idSchema } from '@nimble-lever/core/devices';
 import { revisionSchema } from '@nimble-lever/core/setup';
-import { editTo, goBackSchema, newSnapshotSchema, snapshotWordsSchema } from '@nimble-lever/core/vault';
+import {
+  editTo,
+  goBackSchema,
+  newSnapshotSchema,
+  packMoments,
+  snapshotWordsSchema,
+} from '@nimble-lever/core/vault';
 import { refusalWords } from '@nimble-lever/core/words';
 import { z } from 'zod';
 import { Problem, readInput } from '../problem/problem.ts';
@@ -17,6 +23,7 @@ type SnapshotAsk = Extract<
   {
     readonly kind:
       | 'state'
+      | 'moments'
       | 'go-back'
       | 'snapshots'
       | 'keep-snapshot'
@@ -31,6 +38,11 @@ export async function answerSnapshot(store: SetupStore, ask: SnapshotAsk): Promi
   switch (ask.kind) {
     case 'state':
       return stateText(store, id, readInput(revisionInput, ask.revision));
+    case 'moments': {
+      const moments = await store.momentsAfter(id, readInput(momentsQuery, ask.query).after);
+      if (!moments) throw unknownSetUp(id);
+      return JSON.stringify(packMoments(moments));
+    }
     case 'go-back':
       return JSON.stringify({ kind: await goBack(store, id, readInput(goBackSchema, parseBody(ask.body))) });
     case 'snapshots':
@@ -53,6 +65,7 @@ export async function answerSnapshot(store: SetupStore, ask: SnapshotAsk): Promi
   }
 }
 
+const momentsQuery = z.strictObject({ after: z.coerce.number().pipe(revisionSchema).default(0) });
 const revisionInput = z.coerce.number().pipe(revisionSchema);
 
 /** A set-up as it was right after an edit. Throws a `Problem` where there is no way there. */

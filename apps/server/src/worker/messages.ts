@@ -12,6 +12,7 @@ export type Ask =
   | { readonly kind: 'set-up-file'; readonly id: string }
   | { readonly kind: 'state'; readonly id: string; readonly revision: string }
   | { readonly kind: 'snapshots'; readonly id: string }
+  | { readonly kind: 'moments'; readonly id: string; readonly query: Query }
   | { readonly kind: 'go-back'; readonly id: string; readonly body: Uint8Array }
   | { readonly kind: 'keep-snapshot'; readonly id: string; readonly body: Uint8Array }
   | {

@@ -64,6 +64,13 @@ function makeWay(setup: Setup, changes: readonly SingleEdit[]): Made | null {
       ways.push({ ...change, fields: { name: `${change.fields.name.slice(0, 40)} (${change.at.length})` } });
     }
     const [top] = parseAddress(change.at)?.steps ?? [];
+    // What goes may be named by what goes with it, in a circle.
+    if (change.kind === 'remove' && top?.name === 'profiles') {
+      const cleared = Object.keys(setup.profiles[top.id]?.bindings ?? {});
+      const made = cleared.map((key): SingleEdit => ({ kind: 'remove', at: `${change.at}/bindings/${key}` }));
+      const applied = made.length > 0 ? applyEdit(setup, together(made)) : null;
+      if (applied?.ok) return { setup: applied.value.setup, made };
+    }
     if (top) ways.push({ kind: 'remove', at: `${top.name}/${top.id}` });
     for (const way of ways) {
       const applied = applyEdit(setup, way);

@@ -2,6 +2,7 @@ export { type About, aboutOf } from './about.ts';
 export { type Difference, differencesBetween, differencesOf } from './differences.ts';
 export { type Compared, type DifferenceWords, differenceWords } from './differenceWords.ts';
 export { type EditTo, editTo } from './editTo.ts';
+export { type Moment, momentsSchema, packMoments, unpackMoments } from './moments.ts';
 export { type Beginning, beginningSchema, emptySetup, newSetUpSchema, readyMadeSetup } from './newSetup.ts';
 export { SITTING_GAP_MS, type Sitting, sittingsOf } from './sittings.ts';
 export {

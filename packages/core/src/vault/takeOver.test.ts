@@ -51,7 +51,7 @@ test('all differences taken over give the other set-up; any of them give a sound
       const untouched = differences.filter((key) => !wanted.includes(key) && !some.value.along.includes(key));
       expect(untouched.filter((key) => !left.has(key))).toEqual([]);
     }),
-    { numRuns: 100 },
+    { numRuns: 60 },
   );
 });
 
@@ -67,6 +67,6 @@ test('one edit leads from any set-up to any other, and back', () => {
       const back = applyEdit(there.value.setup, there.value.inverse);
       expect(back.ok && back.value.setup).toEqual(from);
     }),
-    { numRuns: 100 },
+    { numRuns: 60 },
   );
 });

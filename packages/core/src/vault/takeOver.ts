@@ -1,6 +1,6 @@
 import { foldName } from '../devices/index.ts';
 import { ok, type Result, refuse } from '../result.ts';
-import { type Fault, findFaults, type Refusal, type Setup, settled } from '../setup/index.ts';
+import { type Fault, findFaults, type Refusal, type Setup } from '../setup/index.ts';
 import { type Difference, differencesOf } from './differences.ts';
 import { setupOf, type UnitKind, type Units, unitKey, unitPlace, unitsOf } from './units.ts';
 
@@ -28,7 +28,7 @@ export function takeOver(now: Setup, other: Setup, wanted: Iterable<string>): Re
     const faults = astray.length > 0 ? [] : findFaults(setup);
     const [fault] = faults;
     if (astray.length === 0 && !fault) {
-      return ok({ setup: settled(setup), along: [...taken].filter((key) => !asked.has(key)) });
+      return ok({ setup, along: [...taken].filter((key) => !asked.has(key)) });
     }
     const needed = [...astray.flatMap(keysAround), ...faults.flatMap((each) => keysOfFault(setup, each))];
     const before = taken.size;

@@ -1,4 +1,5 @@
-import { type Setup, sameJson } from '../setup/index.ts';
+import type { Device } from '../devices/index.ts';
+import { type Setup, sameJson, settled } from '../setup/index.ts';
 
 /** The kinds of parts in which set-ups are compared and taken over. */
 export const UNIT_KINDS = [
@@ -63,9 +64,10 @@ export function unitsOf(setup: Setup): Units {
   add('setup', '', '', { name, keyboards, madeOn });
   for (const kind of LIST_KINDS) {
     const list: readonly WithId[] = setup[LISTS[kind]];
-    for (const item of list) if (kind !== 'program') add(kind, '', item.id, item);
+    for (const item of list) if (kind !== 'program' && kind !== 'device') add(kind, '', item.id, item);
     add('order', '', LISTS[kind], idsOf(list));
   }
+  for (const device of setup.devices) add('device', '', device.id, withoutOutlines(device));
   for (const { commands, ...program } of setup.programs) {
     add('program', '', program.id, program);
     for (const command of commands) add('command', program.id, command.id, command);
@@ -131,7 +133,18 @@ export function setupOf(units: Units, others: Units, unreadable: Setup['unreadab
   );
   const head = units.get(unitKey({ kind: 'setup', owner: '', id: '' })) as object;
   const setup = { ...head, ...rest, programs, profiles, unreadable } as unknown as Setup;
-  return { setup, astray };
+  return { setup: settled(setup), astray };
+}
+
+/** Where the cells of a panel lie says how they are outlined, with the grids of its pages: that is no part of the device. */
+function withoutOutlines(device: Device): object {
+  if (!device.panel) return device;
+  const controls = device.controls.map((control) => {
+    if (!control.cell) return control;
+    const { shape: _shape, cap: _cap, ...rest } = control;
+    return rest;
+  });
+  return { ...device, controls };
 }
 
 const idsOf = (list: readonly WithId[]) => list.map(({ id }) => id);

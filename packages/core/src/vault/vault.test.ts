@@ -1,38 +1,47 @@
-import { demoSetup, type Edit, itemAt, type LogEntry } from '../setup/index.ts';
+import fc from 'fast-check';
+import { demoSetup, type Edit, itemAt } from '../setup/index.ts';
 import { aboutOf } from './about.ts';
+import { momentsSchema, packMoments, unpackMoments } from './moments.ts';
 import { sittingsOf } from './sittings.ts';
 
 const ME = { id: '00000000-0000-4000-8000-000000000001', name: 'Wren' };
 const NAMED: Edit = { kind: 'set', at: itemAt.device('bench-dial'), fields: { name: 'Dial' } };
 
-const entry = (revision: number, at: string): LogEntry => ({
-  id: `00000000-0000-4000-8000-${String(revision).padStart(12, '0')}`,
-  author: ME,
-  base: revision - 1,
-  role: 'do',
-  of: null,
-  revision,
-  edit: NAMED,
-  inverse: NAMED,
-  at,
-});
+const moment = (revision: number, at: string) => ({ revision, at: Date.parse(at), author: ME });
+const dayOf = (at: number) => Math.floor(at / 86_400_000);
 
 test('edits of a day without a long pause are one sitting; a pause or another day begins another', () => {
-  const entries = [
-    entry(5, '2026-11-24T00:05:00.000Z'),
-    entry(4, '2026-11-23T23:50:00.000Z'),
-    entry(3, '2026-11-23T23:20:00.000Z'),
-    entry(2, '2026-11-23T22:49:59.000Z'),
-    entry(1, '2026-11-20T09:00:00.000Z'),
+  const moments = [
+    moment(5, '2026-11-24T00:05:00.000Z'),
+    moment(4, '2026-11-23T23:50:00.000Z'),
+    moment(3, '2026-11-23T23:20:00.000Z'),
+    moment(2, '2026-11-23T22:49:59.000Z'),
+    moment(1, '2026-11-20T09:00:00.000Z'),
   ];
-  const told = sittingsOf(entries, ({ at }) => at.slice(0, 10));
-  expect(told.map(({ day, entries: own }) => [day, own.map(({ revision }) => revision)])).toEqual([
-    ['2026-11-24', [5]],
-    ['2026-11-23', [4, 3]],
-    ['2026-11-23', [2]],
-    ['2026-11-20', [1]],
+  const told = sittingsOf(moments, dayOf);
+  const first = dayOf(Date.parse('2026-11-20T00:00:00Z'));
+  expect(told.map(({ day, moments: own }) => [day - first, own.map(({ revision }) => revision)])).toEqual([
+    [4, [5]],
+    [3, [4, 3]],
+    [3, [2]],
+    [0, [1]],
   ]);
-  expect(sittingsOf([], ({ at }) => at)).toEqual([]);
+  expect(sittingsOf([], dayOf)).toEqual([]);
+});
+
+test('moments are sent in little and come out as they were, to the second', () => {
+  const author = fc.constantFrom(ME, { ...ME, name: 'Wren, later' }, { ...ME, id: ME.id.replace('1', '2') });
+  const made = fc.array(fc.tuple(fc.integer({ min: 0, max: 4e12 }), author), { maxLength: 40 });
+  fc.assert(
+    fc.property(made, fc.nat(1000), (list, after) => {
+      const moments = list.map(([at, by], i) => ({ revision: after + i + 1, at, author: by }));
+      const sent = momentsSchema.parse(JSON.parse(JSON.stringify(packMoments(moments))));
+      expect(unpackMoments(sent, after)).toEqual(
+        moments.map((each) => ({ ...each, at: Math.floor(each.at / 1000) * 1000 })),
+      );
+    }),
+  );
+  expect(unpackMoments({ authors: [], at: [5], by: [0] }, 0)).toEqual([]);
 });
 
 test('an edit is about the device and the program of what is bound, and about what it changes itself', () => {

@@ -43,9 +43,10 @@ export async function readOlder(setUp: string, before: number, author: string) {
   return readAs(historySchema, await getJson(`/api/set-ups/${setUp}/edits?${query}`));
 }
 
-/** Everyone's edits before a revision, the newest of them. Throws as `readSetUp` does. */
-export async function readBefore(setUp: string, before: number) {
-  return readAs(historySchema, await getJson(`/api/set-ups/${setUp}/edits?before=${before}`));
+/** Everyone's edits before a revision, the newest of them, at most so many. Throws as `readSetUp` does. */
+export async function readBefore(setUp: string, before: number, count: number) {
+  const query = `before=${before}&count=${count}`;
+  return readAs(historySchema, await getJson(`/api/set-ups/${setUp}/edits?${query}`));
 }
 
 /**

@@ -8,8 +8,11 @@ import {
 } from '@nimble-lever/core/setup';
 import {
   type Beginning,
+  type Moment,
+  momentsSchema,
   type SnapshotHead,
   snapshotHeadSchema,
+  unpackMoments,
   wentBackSchema,
 } from '@nimble-lever/core/vault';
 import { z } from 'zod';
@@ -65,6 +68,11 @@ export async function binSetUp(setUp: string): Promise<void> {
 /** Takes a set-up out of the bin. */
 export async function unbinSetUp(setUp: string): Promise<void> {
   await ask(nothingSchema, 'POST', of(setUp, '/out-of-bin'));
+}
+
+/** When each edit after a revision was made, and by whom. */
+export async function readMoments(setUp: string, after: number): Promise<readonly Moment[]> {
+  return unpackMoments(await ask(momentsSchema, 'GET', of(setUp, `/moments?after=${after}`)), after);
 }
 
 /** A set-up as it was right after an edit. */

@@ -1,10 +1,10 @@
 import { styled } from '@mui/material/styles';
-import type { Setup } from '@nimble-lever/core/setup';
+import type { LogEntry, Setup } from '@nimble-lever/core/setup';
 import { capital } from '@nimble-lever/core/words';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { type KeyboardEvent, memo, type ReactNode, useEffect, useId, useRef } from 'react';
-import { timeWords } from '../../app/moment.ts';
-import { entryWords, type HistoryRow } from './rows.ts';
+import { type KeyboardEvent, memo, type ReactNode, useEffect, useId, useMemo, useRef } from 'react';
+import { dayWords, timeWords } from '../../app/moment.ts';
+import { entryWords, type HistoryRow, spanWords } from './rows.ts';
 import { WORDS } from './words.ts';
 
 /** Heights: pixels. */
@@ -44,11 +44,13 @@ const Row = styled('div')({});
 interface Props {
   readonly setup: Setup;
   readonly rows: readonly HistoryRow[];
-  /** The edit that is chosen, by its id. */
-  readonly chosen: string | null;
-  readonly onChoose: (id: string) => void;
-  /** The end of what was read is seen. */
-  readonly onEnd: () => void;
+  /** Those that were read. */
+  readonly entries: ReadonlyMap<number, LogEntry>;
+  /** The edit that is chosen, by its number. */
+  readonly chosen: number | null;
+  readonly onChoose: (revision: number) => void;
+  /** Edits of these numbers are seen. */
+  readonly onSeen: (from: number, to: number) => void;
   /** Under the last line. */
   readonly children: ReactNode;
 }
@@ -57,9 +59,10 @@ interface Props {
 export const HistoryList = memo(function HistoryList({
   setup,
   rows,
+  entries,
   chosen,
   onChoose,
-  onEnd,
+  onSeen,
   children,
 }: Props) {
   const list = useRef<HTMLDivElement>(null);
@@ -76,12 +79,16 @@ export const HistoryList = memo(function HistoryList({
     if (place >= 0) virtual.scrollToIndex(place, { align: 'auto' });
   }, [place, virtual]);
   const items = virtual.getVirtualItems();
-  const isEnd = (items.at(-1)?.index ?? -1) >= rows.length - 1;
+  const seen = items.flatMap(({ index }) => {
+    const row = rows[index];
+    return row?.kind === 'edit' ? [row.moment.revision] : [];
+  });
+  const [newest, oldest] = [seen[0], seen.at(-1)];
   useEffect(() => {
-    if (isEnd) onEnd();
-  }, [isEnd, onEnd]);
+    if (newest !== undefined && oldest !== undefined) onSeen(oldest, newest);
+  }, [newest, oldest, onSeen]);
+  const edits = useMemo(() => rows.flatMap((row) => (row.kind === 'edit' ? [row.key] : [])), [rows]);
   const onKeyDown = (event: KeyboardEvent) => {
-    const edits = rows.flatMap((row) => (row.kind === 'edit' ? [row.key] : []));
     const at = chosen === null ? -1 : edits.indexOf(chosen);
     const to = { ArrowDown: at + 1, ArrowUp: at - 1, Home: 0, End: edits.length - 1 }[event.key];
     if (to === undefined) return;
@@ -107,12 +114,15 @@ export const HistoryList = memo(function HistoryList({
           if (row.kind === 'sitting') {
             return (
               <div key={key} className="row sitting" role="presentation" style={{ ...style, height: HEAD }}>
-                <b>{row.day}</b> {row.time} · {WORDS.count(row.count)}
+                <b>{dayWords(new Date(row.newest.at).toISOString())}</b> {spanWords(row.oldest, row.newest)} ·{' '}
+                {WORDS.count(row.count)}
               </div>
             );
           }
-          const { entry } = row;
-          const words = capital(entryWords(setup, entry));
+          const { revision, at, author } = row.moment;
+          const entry = entries.get(revision);
+          const words = entry ? capital(entryWords(setup, entry)) : WORDS.reading;
+          const iso = new Date(at).toISOString();
           return (
             <Row
               key={key}
@@ -123,11 +133,11 @@ export const HistoryList = memo(function HistoryList({
               style={{ ...style, height: ROW }}
               onPointerDown={() => onChoose(row.key)}
             >
-              <time dateTime={entry.at}>{timeWords(entry.at)}</time>
+              <time dateTime={iso}>{timeWords(iso)}</time>
               <span className="what" title={words}>
                 {words}
               </span>
-              <span className="who">{entry.author.name}</span>
+              <span className="who">{author.name}</span>
             </Row>
           );
         })}

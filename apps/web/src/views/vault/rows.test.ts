@@ -1,5 +1,5 @@
 import { applyEdit, demoSetup, type Edit, itemAt, type LogEntry } from '@nimble-lever/core/setup';
-import { entryWords, rowsOf } from './rows.ts';
+import { digestOf, entryWords, rowsOf } from './rows.ts';
 
 const setup = demoSetup();
 const WREN = { id: '00000000-0000-4000-8000-000000000001', name: 'Wren' };
@@ -28,14 +28,16 @@ function entry(revision: number, edit: Edit, more: Partial<LogEntry> = {}): LogE
 }
 const ALL = { search: '', about: null, by: null };
 const later = new Date(Date.UTC(2026, 10, 23, 12)).toISOString();
-const LOG = [entry(3, rename, { at: later, author: TEAL, role: 'undo' }), entry(2, rename), entry(1, bind)];
-const told = (filter: Partial<typeof ALL> | object) =>
-  rowsOf(setup, LOG, { ...ALL, ...filter }).map((row) =>
-    row.kind === 'sitting' ? `${row.count} on ${row.day.slice(0, 8)}` : row.entry.revision,
+const LOG = [entry(1, bind), entry(2, rename), entry(3, rename, { at: later, author: TEAL, role: 'undo' })];
+const MOMENTS = LOG.map(({ revision, at, author }) => ({ revision, at: Date.parse(at), author }));
+const DIGESTS = new Map(LOG.map((each) => [each.revision, digestOf(setup, each)]));
+const told = (filter: Partial<typeof ALL> | object, digests = DIGESTS) =>
+  rowsOf(MOMENTS, digests, { ...ALL, ...filter }).map((row) =>
+    row.kind === 'sitting' ? `${row.count} from ${row.oldest.revision}` : row.key,
   );
 
 test('edits stand under their sittings, the newest first', () => {
-  expect(told({})).toEqual(['1 on Monday, ', 3, '2 on Friday, ', 2, 1]);
+  expect(told({})).toEqual(['1 from 3', 3, '2 from 1', 2, 1]);
 });
 
 test.each<[string, object, number[]]>([
@@ -54,4 +56,10 @@ test('what was taken back, or cannot be read, says so', () => {
   expect(entryWords(setup, entry(1, rename, { role: 'redo' }))).toBe('did again: rename to Big dial');
   expect(entryWords(setup, entry(1, rename, { role: 'undo' }))).toContain('took back: rename to Bench dial');
   expect(entryWords(setup, entry(1, rename, { edit: null }))).toContain('cannot be read');
+});
+
+test('of edits that were not read yet only who made them, and when, is known', () => {
+  const none = new Map();
+  expect(told({ by: TEAL.id }, none)).toEqual(['1 from 3', 3]);
+  expect(told({ search: 'dial' }, none)).toEqual([]);
 });

@@ -1,7 +1,7 @@
 import { type Edit, type LogEntry, partsOf, type Setup } from '@nimble-lever/core/setup';
-import { aboutOf, sittingsOf } from '@nimble-lever/core/vault';
+import { aboutOf, type Moment, sittingsOf } from '@nimble-lever/core/vault';
 import { editWords, stepName } from '@nimble-lever/core/words';
-import { dayWords, timeWords } from '../../app/moment.ts';
+import { timeWords } from '../../app/moment.ts';
 import { WORDS } from './words.ts';
 
 /** A line of the history: the head of a sitting, or an edit. */
@@ -9,11 +9,19 @@ export type HistoryRow =
   | {
       readonly kind: 'sitting';
       readonly key: string;
-      readonly day: string;
-      readonly time: string;
+      readonly newest: Moment;
+      readonly oldest: Moment;
       readonly count: number;
     }
-  | { readonly kind: 'edit'; readonly key: string; readonly entry: LogEntry };
+  | { readonly kind: 'edit'; readonly key: number; readonly moment: Moment };
+
+/** What is kept of an edit to look for it by. */
+export interface Digest {
+  /** In small letters. */
+  readonly words: string;
+  /** `devices/…`, `programs/…` and `macros/…`. */
+  readonly about: readonly string[];
+}
 
 /** What of the history is shown. */
 export interface Filter {
@@ -26,8 +34,6 @@ export interface Filter {
 
 /** Words that were found already, for the set-up as it is: a long history is put into words as it is looked at. */
 const found = new WeakMap<LogEntry, { readonly setup: Setup; readonly words: string }>();
-/** The days of edits, which do not change. */
-const days = new WeakMap<LogEntry, string>();
 
 /** An edit in words; one that takes back or brings back another says so. */
 export function entryWords(setup: Setup, entry: LogEntry): string {
@@ -61,40 +67,64 @@ function goneIn(inverse: Edit): (at: string) => string | null {
   };
 }
 
-function dayOf(entry: LogEntry): string {
-  const day = days.get(entry) ?? dayWords(entry.at);
-  days.set(entry, day);
-  return day;
+/** What is kept of an edit to look for it by. */
+export function digestOf(setup: Setup, entry: LogEntry): Digest {
+  const about = entry.edit ? aboutOf(setup, entry.edit) : null;
+  return {
+    words: `${entryWords(setup, entry)} ${entry.author.name}`.toLowerCase(),
+    about: about ? KINDS.flatMap((kind) => [...about[kind]].map((id) => `${kind}/${id}`)) : [],
+  };
 }
 
-/** The lines of a history, newest first, that a filter leaves. */
-export function rowsOf(setup: Setup, entries: readonly LogEntry[], filter: Filter): readonly HistoryRow[] {
+const KINDS = ['devices', 'programs', 'macros'] as const;
+
+/** Whether a filter needs to know edits themselves; without that, who made them and when does. */
+export function needsEdits({ search, about }: Filter): boolean {
+  return search.trim() !== '' || about !== null;
+}
+
+/** The lines of a history, newest first, that a filter leaves; of edits that were not read yet it knows nothing. */
+export function rowsOf(
+  moments: readonly Moment[],
+  digests: ReadonlyMap<number, Digest>,
+  filter: Filter,
+): readonly HistoryRow[] {
   const wanted = filter.search.trim().toLowerCase();
-  const left = entries.filter(
-    (entry) =>
-      (filter.by === null || entry.author.id === filter.by) &&
-      (filter.about === null || isAbout(setup, entry, filter.about)) &&
-      (wanted === '' || `${entryWords(setup, entry)} ${entry.author.name}`.toLowerCase().includes(wanted)),
-  );
-  return sittingsOf(left, dayOf).flatMap(({ day, entries: own }): HistoryRow[] => {
+  const asks = needsEdits(filter);
+  const left: Moment[] = [];
+  for (let i = moments.length - 1; i >= 0; i--) {
+    const moment = moments[i];
+    if (!moment || (filter.by !== null && moment.author.id !== filter.by)) continue;
+    if (asks) {
+      const digest = digests.get(moment.revision);
+      if (!digest?.words.includes(wanted)) continue;
+      if (filter.about !== null && !digest.about.includes(filter.about)) continue;
+    }
+    left.push(moment);
+  }
+  return sittingsOf(left, localDay).flatMap(({ moments: own }): HistoryRow[] => {
     const [newest] = own;
     const oldest = own.at(-1);
     if (!newest || !oldest) return [];
-    const [from, to] = [timeWords(oldest.at), timeWords(newest.at)];
     const head = {
       kind: 'sitting',
-      key: `sitting ${newest.id}`,
-      day,
-      time: from === to ? from : `${from} – ${to}`,
+      key: `sitting ${newest.revision}`,
+      newest,
+      oldest,
       count: own.length,
     } as const;
-    return [head, ...own.map((entry): HistoryRow => ({ kind: 'edit', key: entry.id, entry }))];
+    return [head, ...own.map((moment): HistoryRow => ({ kind: 'edit', key: moment.revision, moment }))];
   });
 }
 
-function isAbout(setup: Setup, { edit }: LogEntry, what: string): boolean {
-  if (!edit) return false;
-  const [kind = '', id = ''] = what.split('/');
-  const about = aboutOf(setup, edit);
-  return kind === 'devices' || kind === 'programs' || kind === 'macros' ? about[kind].has(id) : false;
+/** The day of a moment where the person is, as a number. */
+function localDay(at: number): number {
+  const date = new Date(at);
+  return date.getFullYear() * 400 + date.getMonth() * 31 + date.getDate();
+}
+
+/** When a sitting was: from the first edit to the last. */
+export function spanWords(oldest: Moment, newest: Moment): string {
+  const [from, to] = [oldest, newest].map(({ at }) => timeWords(new Date(at).toISOString()));
+  return from === to ? String(from) : `${from} – ${to}`;
 }

@@ -105,7 +105,11 @@ export const WORDS = {
   undid: (what: string) => `took back: ${what}`,
   again: (what: string) => `did again: ${what}`,
   reading: 'Reading…',
-  older: 'Read older edits',
+  lookedThrough: (done: number, all: number) =>
+    `Looked through ${done.toLocaleString('en')} of ${all.toLocaleString('en')} edits.`,
+  stop: 'Stop',
+  notAll: 'Not all edits were looked through.',
+  lookOn: 'Look on',
   first: 'The first edit. Before it the set-up was as it began.',
   none: 'Nothing was changed yet. Every edit will stand here, with who made it and when.',
   noneFound: 'No edit fits.',
