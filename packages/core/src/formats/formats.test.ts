@@ -15,7 +15,7 @@ test('a set-up written as a document and read back is the same set-up', () => {
     fc.property(arbitrarySetup, (setup) => {
       expect(readSetupDocument(writeSetupDocument(setup))).toEqual({
         ok: true,
-        value: { setup, pictures: {} },
+        value: { setup, part: null, pictures: {} },
       });
     }),
     { numRuns: 50 },
@@ -27,7 +27,7 @@ test('pictures go with the set-up; one that is not as it should be is told by it
   const pictures = { [id]: 'data:image/webp;base64,UklGRg==' };
   expect(readSetupDocument(writeSetupDocument(demoSetup(), pictures))).toEqual({
     ok: true,
-    value: { setup: demoSetup(), pictures },
+    value: { setup: demoSetup(), part: null, pictures },
   });
   const words = (given: Readonly<Record<string, string>>) => {
     const read = readSetupDocument(writeSetupDocument(demoSetup(), given));
@@ -83,8 +83,8 @@ test.each([
   ],
   [
     'a newer version',
-    '{"format":"nimble-lever/set-up","version":5}',
-    'version: This is version 5, made by a newer',
+    '{"format":"nimble-lever/set-up","version":6}',
+    'version: This is version 6, made by a newer',
   ],
   ['another format', '{"format":"letter","version":1}', 'format: This must be "nimble-lever/set-up".'],
   [
@@ -165,6 +165,15 @@ test('everything a schema refuses is refused in our words', () => {
   walk(small, []);
 });
 
+test('a document of version 4 is the same set-up in another order', () => {
+  const old = readFileSync(path.join(EXAMPLES, 'demo.version-4.set-up.json'), 'utf8');
+  expect(JSON.parse(old).version).toBe(4);
+  const read = readSetupDocument(old);
+  expect(read).toEqual({ ok: true, value: { setup: demoSetup(), part: null, pictures: {} } });
+  const now = readFileSync(path.join(EXAMPLES, 'demo.set-up.json'), 'utf8');
+  expect(read.ok && writeSetupDocument(read.value.setup)).toBe(now);
+});
+
 test('a document of version 3, in which a layer was shown as a page, has a folder for it', () => {
   const old = readFileSync(path.join(EXAMPLES, 'demo.version-3.set-up.json'), 'utf8');
   expect(JSON.parse(old).version).toBe(3);
@@ -214,7 +223,7 @@ test.each([1, 2])('a document of version %i is brought up to date', (version) =>
     settings: { ...device.settings, reportRate: null },
   }));
   const setup = { ...demo, madeOn: null, programs, commonCommands, devices };
-  expect(readSetupDocument(old)).toEqual({ ok: true, value: { setup, pictures: {} } });
+  expect(readSetupDocument(old)).toEqual({ ok: true, value: { setup, part: null, pictures: {} } });
 });
 
 test('shortcuts of version 2 were places: they are the characters that a United States keyboard has there', () => {

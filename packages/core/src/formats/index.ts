@@ -1,3 +1,4 @@
+export { canonicalJson } from './canonicalJson.ts';
 export {
   type CommandList,
   commandListDocumentSchema,
@@ -15,6 +16,8 @@ export {
   startingProfileSchema,
 } from './readyMadeDocuments.ts';
 export {
+  type FilePart,
+  PART_FILE_KINDS,
   readKeptSetup,
   readSetupDocument,
   SETUP_VERSION,

@@ -2,6 +2,7 @@ import { foldName } from '../devices/index.ts';
 import { ok, type Result, refuse } from '../result.ts';
 import { type Fault, findFaults, type Refusal, type Setup } from '../setup/index.ts';
 import { type Difference, differencesOf } from './differences.ts';
+import { withNeeds } from './needs.ts';
 import { setupOf, type UnitKind, type Units, unitKey, unitPlace, unitsOf } from './units.ts';
 
 /** A set-up with parts of another. */
@@ -22,7 +23,7 @@ export function takeOver(now: Setup, other: Setup, wanted: Iterable<string>): Re
   const [own, theirs] = [unitsOf(now), unitsOf(other)];
   const differ = new Map(differencesOf(own, theirs).map((each) => [each.key, each]));
   const asked = new Set(wanted);
-  const taken = new Set([...asked].filter((key) => differ.has(key)));
+  const taken = new Set([...withNeeds(theirs, own, asked)].filter((key) => differ.has(key)));
   for (;;) {
     const { setup, astray } = setupOf(mixed(own, theirs, taken), theirs, now.unreadable);
     const faults = astray.length > 0 ? [] : findFaults(setup);
@@ -33,7 +34,7 @@ export function takeOver(now: Setup, other: Setup, wanted: Iterable<string>): Re
     const needed = [...astray.flatMap(keysAround), ...faults.flatMap((each) => keysOfFault(setup, each))];
     const before = taken.size;
     for (const key of needed) if (differ.has(key)) taken.add(key);
-    for (const key of goneWith(differ, faults)) taken.add(key);
+    for (const key of goneWith(differ, theirs, faults)) taken.add(key);
     // How several go together: all of them as they go together there.
     if (taken.size === before) for (const key of alike(differ, needed)) taken.add(key);
     if (taken.size === before) return refuse(fault?.refusal ?? { code: 'unknown-profile', profile: '' });
@@ -176,10 +177,17 @@ function keysNamed(setup: Setup, refusal: Refusal): readonly string[] {
   }
 }
 
-/** What controls of a device did that goes, and what was on a layer or page that does: all of it at once, not fault by fault. */
-function goneWith(differ: ReadonlyMap<string, Difference>, faults: readonly Fault[]): readonly string[] {
+/** What controls of a device did that goes: all of it at once, not fault by fault. */
+function goneWith(
+  differ: ReadonlyMap<string, Difference>,
+  theirs: Units,
+  faults: readonly Fault[],
+): readonly string[] {
   const devices = new Set<string>();
-  for (const { refusal } of faults) if (refusal.code === 'unknown-device') devices.add(refusal.device);
+  for (const { refusal } of faults) {
+    if (refusal.code !== 'unknown-device') continue;
+    if (!theirs.has(unitKey({ kind: 'device', owner: '', id: refusal.device }))) devices.add(refusal.device);
+  }
   if (devices.size === 0) return [];
   return [...differ.values()].flatMap(({ kind, id, key }) =>
     kind === 'control' && devices.has(id.split('/')[0] ?? '') ? [key] : [],
