@@ -141,8 +141,9 @@ export type { RegexProblem } from './patterns/regexSyntax.ts';
 export { picturesIn } from './picturesIn.ts';
 export { type Moving, movingEdits, type Placing, placingEdits } from './placing.ts';
 export { MOST_ITEMS, type RadialItem, type RadialMenu, radialMenuSchema } from './radialMenu.ts';
-export { namedByAction, namedByBinding, namedByMacro, type Reference } from './references.ts';
+export { type NamedKind, namedByAction, namedByBinding, namedByMacro, type Reference } from './references.ts';
 export type { Refusal } from './refusal.ts';
+export { type Renames, renamed, renamedBinding } from './renaming.ts';
 export { executableRule, type Rule, ruleSchema, type WindowAsked } from './rule.ts';
 export { settled } from './settledCells.ts';
 export {

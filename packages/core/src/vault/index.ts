@@ -1,8 +1,18 @@
 export { type About, aboutOf } from './about.ts';
 export { BINDING_COLUMNS, bindingRows, bindingsCsv, bindingsMarkdown } from './bindingTable.ts';
+export { type DeviceMapping, type Mapping, mappingTo, proposeMapping } from './deviceMapping.ts';
 export { type Difference, differencesBetween, differencesOf } from './differences.ts';
 export { type Compared, type DifferenceWords, differenceWords } from './differenceWords.ts';
 export { type EditTo, editTo } from './editTo.ts';
+export {
+  CHOICES,
+  type Choice,
+  type ComingPart,
+  type Incoming,
+  planIncoming,
+  proposeChoices,
+  takeIn,
+} from './incoming.ts';
 export { type Moment, momentsSchema, packMoments, unpackMoments } from './moments.ts';
 export { type Beginning, beginningSchema, emptySetup, newSetUpSchema, readyMadeSetup } from './newSetup.ts';
 export { hasPart, outgoing, partKeys } from './outgoing.ts';
