@@ -44,6 +44,20 @@ export async function preparePicture(given: Uint8Array, use: PictureUse = 'face'
   return { id, width: made.info.width, height: made.info.height, bytes };
 }
 
+/**
+ * A picture as it was made ready once, by its id. Throws a `Problem` where it is another one, no WebP file, or larger than
+ * any that is kept.
+ */
+export async function checkedPicture(id: string, given: Uint8Array): Promise<KeptPicture> {
+  const isOwn = createHash('sha256').update(given).digest('hex') === id;
+  if (!isOwn || pictureKind(given) !== 'webp') throw refused(OTHER);
+  const { info } = await decoded(
+    read(given, DENSITY.usual).timeout({ seconds: LONGEST }).raw().toBuffer({ resolveWithObject: true }),
+  );
+  if (Math.max(info.width, info.height) > Math.max(...Object.values(PICTURE_SIDES))) throw refused(OTHER);
+  return { id, width: info.width, height: info.height, bytes: given };
+}
+
 function read(given: Uint8Array, density: number): Sharp {
   return sharp(given, { limitInputPixels: MOST_PIXELS, failOn: 'error', density });
 }
@@ -84,6 +98,7 @@ function refused(why: string): Problem {
 
 const NOT_A_PICTURE =
   'This is not a picture, whatever its name says. PNG, JPEG, WebP and SVG are taken; save it as one of them.';
+const OTHER = 'A picture of the file is not the one that its id says, or not made as those in files are.';
 const DAMAGED =
   'The picture is damaged or cut off: it cannot be read to its end. Save it anew and choose it again.';
 const TOO_MANY_PIXELS = `The picture has more than ${MOST_PIXELS / 1_000_000} million pixels. Make it smaller and choose it again.`;

@@ -5,7 +5,7 @@ import type { API_SCHEMAS } from './apiSchemas.ts';
 /** The name of a schema in the document. */
 export type ApiSchema = keyof typeof API_SCHEMAS;
 /** Or a picture as a file, by its kind of content. */
-export type Content = ApiSchema | 'image/*' | 'image/webp';
+export type Content = ApiSchema | 'image/*' | 'image/webp' | 'text/plain';
 
 /** A number or text that an operation takes in its address. */
 export interface Parameter {

@@ -1,4 +1,5 @@
 import { MOST_PICTURE_BYTES, PICTURE_USES, pictureIdSchema } from '@nimble-lever/core/devices';
+import { PART_FILE_KINDS } from '@nimble-lever/core/formats';
 import { MOST_REQUEST_BYTES } from '@nimble-lever/core/setup';
 import { z } from 'zod';
 import {
@@ -183,8 +184,12 @@ export const OPERATIONS: readonly Operation[] = [
     method: 'get',
     path: '/api/set-ups/{id}/file',
     id: 'saveSetUp',
-    does: 'A whole set-up as a file to keep, with the pictures of its faces inside.',
-    parameters: [id],
+    does: 'A set-up, or a part of one, as a file to keep, with the pictures of its faces inside.',
+    parameters: [
+      id,
+      { name: 'part', in: 'query', what: 'The kind of part.', schema: z.enum(PART_FILE_KINDS) },
+      { name: 'of', in: 'query', what: 'The part, with `part`.', schema: z.string() },
+    ],
     body: null,
     answer: 'SetUpFile',
     problems: { ...READING, ...DATABASE },

@@ -11,6 +11,10 @@ export function pictureRoutes(store: StoreClient): Router {
   router.get('/:id', async ({ params: { id } }, response) => {
     send(response, await store.ask({ kind: 'picture', id }));
   });
+  router.put('/:id', body, async (request, response) => {
+    const { id = '' } = request.params;
+    send(response, await store.ask({ kind: 'keep-picture', id, body: sentBytes(request.body) }));
+  });
   router.post('/', body, async (request, response) => {
     send(
       response,

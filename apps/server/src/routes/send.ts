@@ -6,6 +6,8 @@ import type { Answer } from '../worker/messages.ts';
 const HOLDS = {
   json: { type: 'application/json; charset=utf-8', cache: 'no-store' },
   file: { type: 'application/json; charset=utf-8', cache: 'no-store' },
+  // Never shown as a page, whatever it looks like: it is saved.
+  text: { type: 'text/plain; charset=utf-8', cache: 'no-store' },
   picture: { type: 'image/webp', cache: 'private, max-age=31536000, immutable' },
 } satisfies Record<Answer['holds'], { readonly type: string; readonly cache: string }>;
 
@@ -17,7 +19,7 @@ export function send(response: Response, { status, holds, body }: Answer): void 
     'Content-Type': good ? type : PROBLEM_TYPE,
     'Content-Length': body.byteLength,
     'Cache-Control': good ? cache : 'no-store',
-    ...(good && holds === 'file' && { 'Content-Disposition': 'attachment' }),
+    ...(good && (holds === 'file' || holds === 'text') && { 'Content-Disposition': 'attachment' }),
   });
   response.end(body);
 }

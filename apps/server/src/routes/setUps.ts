@@ -1,4 +1,4 @@
-import { MOST_REQUEST_BYTES } from '@nimble-lever/core/setup';
+import { MOST_IMPORT_BYTES, MOST_REQUEST_BYTES } from '@nimble-lever/core/setup';
 import express, { Router } from 'express';
 import type { Query } from '../worker/messages.ts';
 import type { StoreClient } from '../worker/storeClient.ts';
@@ -8,6 +8,7 @@ import { send, sentBytes } from './send.ts';
 export function setUpRoutes(store: StoreClient): Router {
   const router = Router();
   const body = express.raw({ type: () => true, limit: MOST_REQUEST_BYTES });
+  const large = express.raw({ type: () => true, limit: MOST_IMPORT_BYTES });
 
   router.get('/', async (_request, response) => {
     send(response, await store.ask({ kind: 'list' }));
@@ -27,8 +28,15 @@ export function setUpRoutes(store: StoreClient): Router {
   router.get('/:id/edits', async ({ params: { id }, query }, response) => {
     send(response, await store.ask({ kind: 'entries', id, query: plain(query) }));
   });
-  router.get('/:id/file', async ({ params: { id } }, response) => {
-    send(response, await store.ask({ kind: 'set-up-file', id }));
+  router.get('/:id/file', async ({ params: { id }, query }, response) => {
+    send(response, await store.ask({ kind: 'set-up-file', id, query: plain(query) }));
+  });
+  router.get('/:id/bindings', async ({ params: { id }, query }, response) => {
+    send(response, await store.ask({ kind: 'bindings', id, query: plain(query) }));
+  });
+  router.post('/:id/import', large, async (request, response) => {
+    const { id = '' } = request.params;
+    send(response, await store.ask({ kind: 'import', id, body: sentBytes(request.body) }));
   });
   router.get('/:id/moments', async ({ params: { id }, query }, response) => {
     send(response, await store.ask({ kind: 'moments', id, query: plain(query) }));

@@ -1,4 +1,5 @@
-import { BIN_DAYS, MOST_REVISION, revisionSchema } from '@nimble-lever/core/setup';
+import { MOST_PICTURE_BYTES, pictureIdSchema } from '@nimble-lever/core/devices';
+import { BIN_DAYS, MOST_IMPORT_BYTES, MOST_REVISION, revisionSchema } from '@nimble-lever/core/setup';
 import { z } from 'zod';
 import { DATABASE, id, type Operation, OUTSIDE, type Parameter, READING, revision } from './operation.ts';
 
@@ -90,6 +91,45 @@ export const VAULT_OPERATIONS: readonly Operation[] = [
       ...DATABASE,
       404: 'There is no such set-up or edit, or an edit on the way cannot be read.',
       409: 'It is too much for one edit, or it was changed meanwhile.',
+    },
+  },
+  {
+    method: 'get',
+    path: '/api/set-ups/{id}/bindings',
+    id: 'listBindings',
+    does: 'Everything that is bound, as a table: CSV (RFC 4180), or Markdown.',
+    parameters: [
+      id,
+      { name: 'as', in: 'query', what: 'As which of the two.', schema: z.enum(['csv', 'markdown']) },
+    ],
+    body: null,
+    answer: 'text/plain',
+    problems: { ...READING, ...DATABASE },
+  },
+  {
+    method: 'post',
+    path: '/api/set-ups/{id}/import',
+    id: 'import',
+    does: 'Saves entries like `appendEdits`, of which one may be large; the state before each is kept as a snapshot.',
+    parameters: [id],
+    body: 'Append',
+    answer: 'AppendAnswer',
+    problems: { ...READING, ...DATABASE, 413: `More than ${MOST_IMPORT_BYTES.toLocaleString('en')} bytes.` },
+  },
+  {
+    method: 'put',
+    path: '/api/pictures/{id}',
+    id: 'keepPicture',
+    does: 'Keeps a picture that a file carried, under the id it has there.',
+    parameters: [{ name: 'id', in: 'path', what: 'Its SHA-256.', schema: pictureIdSchema }],
+    body: 'image/webp',
+    answer: 'Picture',
+    problems: {
+      ...OUTSIDE,
+      ...DATABASE,
+      400: 'The address is not as it should be.',
+      413: `More than ${MOST_PICTURE_BYTES.toLocaleString('en')} bytes.`,
+      422: 'It is not the one that its id says, or not made as those in files are.',
     },
   },
   {

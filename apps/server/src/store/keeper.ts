@@ -12,11 +12,20 @@ const BY_ITSELF = { name: null, note: null, author: null, day: null } as const;
 export class Keeper {
   /** The day of the last edits of each set-up, so that the first of a day is known. */
   readonly #days = new Map<string, string>();
+  readonly #imports = new Set<string>();
 
   constructor(
     private readonly snapshots: Snapshots,
     private readonly log: Logger,
   ) {}
+
+  /** Of these entries the state before each is kept as that before an import; until what is given is called. */
+  expectImport(entries: readonly Pick<LogEntry, 'id'>[]): () => void {
+    for (const { id } of entries) this.#imports.add(id);
+    return () => {
+      for (const { id } of entries) this.#imports.delete(id);
+    };
+  }
 
   /**
    * Keeps the state before the first edit of a day, and before each large one; without that a large one is not made.
@@ -26,10 +35,11 @@ export class Keeper {
   async beforeSaving(states: readonly StoredSetup[], written: readonly LogEntry[]): Promise<void> {
     const [first] = states;
     if (first) await this.#keepDaily(first);
-    for (const [i, { edit }] of written.entries()) {
+    for (const [i, { id, edit }] of written.entries()) {
       const state = states[i];
-      if (!state || !edit || partsOf(edit).length < BULK_PARTS) continue;
-      await this.snapshots.keep(state, { ...BY_ITSELF, kind: 'bulk' });
+      const kind = this.#imports.has(id) ? 'import' : 'bulk';
+      if (!state || !edit || (kind === 'bulk' && partsOf(edit).length < BULK_PARTS)) continue;
+      await this.snapshots.keep(state, { ...BY_ITSELF, kind });
     }
   }
 

@@ -128,11 +128,24 @@ export class SetupStore {
     return stored;
   }
 
-  /** Saves entries on top of what is there now. Null when there is no such set-up. */
-  async append(id: string, entries: readonly Entry[]): Promise<Appended | null> {
-    const appended = await this.#writer(id).append(entries);
-    if (!appended) this.#writers.delete(id);
-    return appended;
+  /**
+   * Saves entries on top of what is there now. Null when there is no such set-up.
+   *
+   * @param kind of an import the state before it is kept, however small it is
+   */
+  async append(
+    id: string,
+    entries: readonly Entry[],
+    kind: 'edit' | 'import' = 'edit',
+  ): Promise<Appended | null> {
+    const done = kind === 'import' ? this.#keeper.expectImport(entries) : null;
+    try {
+      const appended = await this.#writer(id).append(entries);
+      if (!appended) this.#writers.delete(id);
+      return appended;
+    } finally {
+      done?.();
+    }
   }
 
   /** A page of the log after a revision; null when there is no such set-up. */

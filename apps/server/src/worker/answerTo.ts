@@ -2,8 +2,9 @@ import type { PairingStore } from '../store/pairingStore.ts';
 import type { PictureStore } from '../store/pictureStore.ts';
 import type { SetupStore } from '../store/setupStore.ts';
 import { answerText } from './answering.ts';
+import { bindingsText, setUpFile } from './answeringFiles.ts';
 import { answerPairing } from './answeringPairings.ts';
-import { addPicture, pictureBytes, setUpFile } from './answeringPictures.ts';
+import { addPicture, keepPicture, pictureBytes } from './answeringPictures.ts';
 import { answerSetUps } from './answeringSetUps.ts';
 import { answerSnapshot } from './answeringSnapshots.ts';
 import type { Answer, Ask } from './messages.ts';
@@ -28,7 +29,11 @@ export async function answerTo(
     case 'add-picture':
       return { holds: 'json', body: encoder.encode(await addPicture(pictures, ask.body, ask.query)) };
     case 'set-up-file':
-      return { holds: 'file', body: encoder.encode(await setUpFile(store, pictures, ask.id)) };
+      return { holds: 'file', body: encoder.encode(await setUpFile(store, pictures, ask.id, ask.query)) };
+    case 'bindings':
+      return { holds: 'text', body: encoder.encode(await bindingsText(store, ask.id, ask.query)) };
+    case 'keep-picture':
+      return { holds: 'json', body: encoder.encode(await keepPicture(pictures, ask.id, ask.body)) };
     case 'make-code':
     case 'code':
     case 'withdraw-code':
@@ -55,6 +60,7 @@ export async function answerTo(
     case 'read':
     case 'entries':
     case 'append':
+    case 'import':
     case 'missed':
       return { holds: 'json', body: encoder.encode(await answerText(store, ask)) };
   }

@@ -36,7 +36,7 @@ const entriesQuery = z.union([
 /** What is asked of the set-ups themselves. */
 type TextAsk = Extract<
   Ask,
-  { readonly kind: 'health' | 'list' | 'read-first' | 'read' | 'entries' | 'append' | 'missed' }
+  { readonly kind: 'health' | 'list' | 'read-first' | 'read' | 'entries' | 'append' | 'import' | 'missed' }
 >;
 
 /** Answers what is asked, as JSON text. Throws a `Problem` for what is refused. */
@@ -57,6 +57,8 @@ export async function answerText(store: SetupStore, ask: TextAsk): Promise<strin
       return entriesText(store, readInput(idSchema, ask.id), ask.query);
     case 'append':
       return appendText(store, readInput(idSchema, ask.id), ask.body);
+    case 'import':
+      return appendText(store, readInput(idSchema, ask.id), ask.body, 'import');
     case 'missed':
       return missedText(store, ask.id, ask.after);
   }
@@ -99,7 +101,12 @@ export function newsText(texts: readonly string[]): string {
 }
 
 /** Saves entries, each by itself; answers what became of each, and what the sender had missed. */
-async function appendText(store: SetupStore, id: string, body: Uint8Array): Promise<string> {
+async function appendText(
+  store: SetupStore,
+  id: string,
+  body: Uint8Array,
+  kind: 'edit' | 'import' = 'edit',
+): Promise<string> {
   const asked = parseBody(body);
   refuseVersion1(asked);
   const { after, entries: sent } = readInput(appendSchema, asked);
@@ -110,7 +117,7 @@ async function appendText(store: SetupStore, id: string, body: Uint8Array): Prom
     if ('outcome' in read) misfits.set(i, read.outcome);
     else entries.push(read.entry);
   }
-  const saved = entries.length > 0 ? await store.append(id, entries) : await nothing(store, id);
+  const saved = entries.length > 0 ? await store.append(id, entries, kind) : await nothing(store, id);
   if (!saved) throw unknownSetUp(id);
   const outcomes = saved.outcomes.map(toSent);
   for (const [i, outcome] of [...misfits].sort(([a], [b]) => a - b)) outcomes.splice(i, 0, outcome);

@@ -1,13 +1,9 @@
 import { PICTURE_USES, pictureIdSchema } from '@nimble-lever/core/devices';
-import { writeSetupDocument } from '@nimble-lever/core/formats';
-import { picturesIn } from '@nimble-lever/core/setup';
 import { z } from 'zod';
-import { preparePicture } from '../pictures/preparePicture.ts';
+import { checkedPicture, preparePicture } from '../pictures/preparePicture.ts';
 import { Problem, readInput } from '../problem/problem.ts';
 import type { KeptPicture, PictureStore } from '../store/pictureStore.ts';
-import type { SetupStore } from '../store/setupStore.ts';
 import type { Query } from './messages.ts';
-import { unknownSetUp } from './unknownSetUp.ts';
 
 /** The bytes of a picture. */
 export async function pictureBytes(pictures: PictureStore, id: string): Promise<Uint8Array> {
@@ -32,14 +28,11 @@ export async function addPicture(pictures: PictureStore, sent: Uint8Array, query
   return JSON.stringify({ id, width, height });
 }
 
-/** A set-up as a file, with the pictures of its faces inside. One that is not kept any more is left out. */
-export async function setUpFile(store: SetupStore, pictures: PictureStore, id: string): Promise<string> {
-  const stored = await store.read(id);
-  if (!stored) throw unknownSetUp(id);
-  const found = await pictures.readAll([...picturesIn(stored.setup)]);
-  const urls = [...found].map(([name, bytes]) => {
-    const base64 = Buffer.from(bytes).toString('base64');
-    return [name, `data:image/webp;base64,${base64}`] as const;
-  });
-  return writeSetupDocument(stored.setup, Object.fromEntries(urls));
+/** Keeps a picture that a file carried, as it is, under the id it has there. */
+export async function keepPicture(pictures: PictureStore, id: string, sent: Uint8Array): Promise<string> {
+  const name = readInput(pictureIdSchema, id);
+  const kept = await last.then(() => checkedPicture(name, sent));
+  await pictures.add(kept);
+  const { width, height } = kept;
+  return JSON.stringify({ id: name, width, height });
 }

@@ -9,7 +9,9 @@ export type Ask =
   | { readonly kind: 'entries'; readonly id: string; readonly query: Query }
   | { readonly kind: 'append'; readonly id: string; readonly body: Uint8Array }
   | { readonly kind: 'missed'; readonly id: string; readonly after: number }
-  | { readonly kind: 'set-up-file'; readonly id: string }
+  | { readonly kind: 'set-up-file' | 'bindings'; readonly id: string; readonly query: Query }
+  | { readonly kind: 'import'; readonly id: string; readonly body: Uint8Array }
+  | { readonly kind: 'keep-picture'; readonly id: string; readonly body: Uint8Array }
   | { readonly kind: 'state'; readonly id: string; readonly revision: string }
   | { readonly kind: 'snapshots'; readonly id: string }
   | { readonly kind: 'moments'; readonly id: string; readonly query: Query }
@@ -46,7 +48,7 @@ export interface Answer {
   /** Of HTTP, as it is handed on. */
   readonly status: number;
   /** JSON for the page, a file for the person, a picture. A problem is JSON, whatever was asked. */
-  readonly holds: 'json' | 'file' | 'picture';
+  readonly holds: 'json' | 'file' | 'text' | 'picture';
   /** JSON in UTF-8, or a picture, made in the worker so that the server's thread need not. */
   readonly body: Uint8Array;
 }

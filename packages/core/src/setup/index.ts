@@ -98,6 +98,7 @@ export {
   BIN_DAYS,
   historySchema,
   liveMessageSchema,
+  MOST_IMPORT_BYTES,
   MOST_REQUEST_BYTES,
   type NewsEntry,
   newsEntrySchema,

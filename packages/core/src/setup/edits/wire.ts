@@ -8,6 +8,8 @@ export const WIRE_VERSION = 4;
 
 /** Sizes of what is sent: bytes of a request, entries in it. */
 export const MOST_REQUEST_BYTES = 2_000_000;
+/** An import is one edit of all that it brings. */
+export const MOST_IMPORT_BYTES = 32_000_000;
 /** Entries in one request; a page with more sends them in turn. */
 export const MOST_ENTRIES_SENT = 500;
 
