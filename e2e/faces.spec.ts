@@ -242,10 +242,10 @@ test('everything is saved as one file, with its pictures', async ({ app, quietPa
   await chooser(page).setInputFiles({ name: 'sun.svg', mimeType: 'image/svg+xml', buffer: DRAWING });
   await expect(onKey(page, 1)).toBeVisible();
   await saved(page);
-  await page.getByRole('link', { name: 'Settings' }).click();
+  await open(page, app.address, 'vault?tab=files');
   const [file] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Save as a file' }).click(),
+    page.getByRole('button', { name: 'Save the file' }).click(),
   ]);
   expect(file.suggestedFilename()).toMatch(/\.lever\.json$/);
   const document = JSON.parse(readFileSync(await file.path(), 'utf8'));

@@ -100,7 +100,7 @@ export const ROOMS = [
 
   ['apps/cli/src', [...ALL_OF_CORE, 'packages/session/src'], ['node:']],
 
-  [web('workers')[0], [ROOT_FILES, ...ALL_OF_CORE], ['zod']],
+  [web('workers')[0], [ROOT_FILES, ...ALL_OF_CORE], ['zod', 'fflate']],
   [web('pieces')[0], [ROOT_FILES, ...ALL_OF_CORE], [...PAGE, 'chart.js', 'virtual:icon-nodes']],
   [
     web('app')[0],
@@ -124,7 +124,7 @@ export const ROOMS = [
   ].map((view) => [
     `apps/web/src/views/${view}`,
     [ROOT_FILES, ...ALL_OF_CORE, ...web('pieces', 'app', 'practice', 'editors', 'workers')],
-    [...PAGE, '@tanstack', 'chart.js'],
+    [...PAGE, '@tanstack', 'chart.js', 'fflate'],
   ]),
   // A page of its own, which must be light: of the app it takes what has no state.
   [

@@ -32,10 +32,15 @@ export function proposeMapping(now: Setup, coming: Setup): Mapping {
   );
 }
 
+/** What of a device matters for what could take its place. */
+interface WithControls {
+  readonly controls: readonly Pick<Control, 'id' | 'kind'>[];
+}
+
 /** Proposes the controls: those of the same id and kind, else the first, second… of the same kind, as they lie. */
-export function mappingTo(device: Device, own: Device | null): DeviceMapping {
+export function mappingTo(device: WithControls, own: Device | null): DeviceMapping {
   if (!own) return { to: null, controls: {} };
-  const place = ({ controls }: Device, control: Control) =>
+  const place = ({ controls }: WithControls, control: WithControls['controls'][number]) =>
     controls.filter(({ kind }) => kind === control.kind).findIndex(({ id }) => id === control.id);
   const controls = device.controls.map((control) => {
     const same = own.controls.find(({ id, kind }) => id === control.id && kind === control.kind);
@@ -67,7 +72,15 @@ export function mapDevices(now: Setup, coming: Setup, mapping: Mapping): Mapped 
   const before = new Map([...ids].map(([id, next]) => [next, id]));
   const setup = renamed(coming, (kind, id) => (kind === 'device' ? (ids.get(id) ?? id) : id));
   const own = new Map(now.devices.map((device) => [device.id, device]));
-  const devices = new Map(setup.devices.map((device) => [device.id, own.get(device.id) ?? device]));
+  const names = new Set(now.devices.map(({ name }) => name));
+  // Two of one name could not be told apart.
+  const named = (device: Device): Device => {
+    let { name } = device;
+    for (let n = 2; names.has(name); n++) name = `${device.name.slice(0, 55)} ${n}`;
+    names.add(name);
+    return name === device.name ? device : { ...device, name };
+  };
+  const devices = new Map(setup.devices.map((device) => [device.id, own.get(device.id) ?? named(device)]));
   const lost: Slot[] = [];
   const profiles = Object.values(setup.profiles).map((profile) => {
     const bindings: Record<string, (typeof profile.bindings)[string]> = {};

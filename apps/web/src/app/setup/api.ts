@@ -43,12 +43,6 @@ export async function readOlder(setUp: string, before: number, author: string) {
   return readAs(historySchema, await getJson(`/api/set-ups/${setUp}/edits?${query}`));
 }
 
-/** Everyone's edits before a revision, the newest of them, at most so many. Throws as `readSetUp` does. */
-export async function readBefore(setUp: string, before: number, count: number) {
-  const query = `before=${before}&count=${count}`;
-  return readAs(historySchema, await getJson(`/api/set-ups/${setUp}/edits?${query}`));
-}
-
 /**
  * Reads an answer. One that does not fit comes from another version of the server, whose words this page does
  * not know.
@@ -67,16 +61,6 @@ async function getJson(url: string, early?: Promise<Response>): Promise<unknown>
   });
   const body: unknown = await response.json().catch(() => null);
   if (response.ok) return body;
-  throw new Error(problemSchema.safeParse(body).data?.detail ?? AWAY);
-}
-
-/** A set-up as a file with its pictures, as it is saved. Throws as `readSetUp` does. */
-export async function readSetUpFile(setUp: string, signal: AbortSignal): Promise<string> {
-  const response = await fetch(`/api/set-ups/${setUp}/file`, { signal }).catch(() => {
-    throw new Error(AWAY);
-  });
-  if (response.ok) return response.text();
-  const body: unknown = await response.json().catch(() => null);
   throw new Error(problemSchema.safeParse(body).data?.detail ?? AWAY);
 }
 

@@ -1,5 +1,7 @@
+import type { FilePart } from '@nimble-lever/core/formats';
 import {
   type Author,
+  historySchema,
   problemSchema,
   type SetUpHead,
   type Setup,
@@ -110,4 +112,36 @@ export async function renameSnapshot(setUp: string, id: string, words: SnapshotW
 /** Takes a snapshot away. */
 export async function removeSnapshot(setUp: string, id: string): Promise<void> {
   await ask(nothingSchema, 'DELETE', of(setUp, `/snapshots/${id}`));
+}
+
+/** Everyone's edits before a revision, the newest of them, at most so many. */
+export function readBefore(setUp: string, before: number, count: number) {
+  return ask(historySchema, 'GET', of(setUp, `/edits?before=${before}&count=${count}`));
+}
+
+/** A set-up or a part of it as a file with its pictures, as it is saved. */
+export async function readSetUpFile(
+  setUp: string,
+  part: FilePart | null,
+  signal: AbortSignal,
+): Promise<string> {
+  return readText(of(setUp, `/file${part ? `?part=${part.kind}&of=${part.id}` : ''}`), signal);
+}
+
+/** Everything that is bound, as a table. */
+export async function readBindings(
+  setUp: string,
+  as: 'csv' | 'markdown',
+  signal: AbortSignal,
+): Promise<string> {
+  return readText(of(setUp, `/bindings?as=${as}`), signal);
+}
+
+async function readText(url: string, signal: AbortSignal): Promise<string> {
+  const response = await fetch(url, { signal }).catch(() => {
+    throw new Error(AWAY);
+  });
+  if (response.ok) return response.text();
+  const body: unknown = await response.json().catch(() => null);
+  throw new Error(problemSchema.safeParse(body).data?.detail ?? AWAY);
 }

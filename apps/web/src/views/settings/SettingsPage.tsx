@@ -9,7 +9,6 @@ import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { DrawnKeyboard } from '../../pieces/DrawnKeyboard.tsx';
 import { Keycap } from '../../pieces/Keycap.tsx';
 import { Card } from './Card.tsx';
-import { FileCard } from './FileCard.tsx';
 import { KeepingCard } from './KeepingCard.tsx';
 import { PairedCard } from './PairedCard.tsx';
 import { StartCard } from './StartCard.tsx';
@@ -72,7 +71,6 @@ export function SettingsPage() {
       <TypingCard />
       <KeepingCard />
       <PairedCard />
-      <FileCard />
       <StartCard />
     </Page>
   );

@@ -75,12 +75,6 @@ export const WORDS = {
   forgetOf: (name: string) => `Forget ${name}`,
   forgotten: (name: string) => `“${name}” was forgotten: it is let in no more.`,
   notForgotten: (name: string) => `“${name}” could not be forgotten: the server does not answer. Try again.`,
-  file: 'A copy of everything',
-  fileMeans:
-    'All that is arranged here as one file, with the pictures of faces inside: to keep, or to give to someone. Nothing of this computer is in it.',
-  saveFile: 'Save as a file',
-  fileComes: 'Reading everything…',
-  fileUnsaved: 'Edits that are not saved yet are not in it.',
   stop: 'Stop',
   start: 'Start afresh',
   startMeans: (name: string) =>

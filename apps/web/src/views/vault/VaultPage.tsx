@@ -10,6 +10,7 @@ const SnapshotsTab = lazy(async () => ({
   default: (await import('./snapshots/SnapshotsTab.tsx')).SnapshotsTab,
 }));
 const CompareTab = lazy(async () => ({ default: (await import('./compare/CompareTab.tsx')).CompareTab }));
+const FilesTab = lazy(async () => ({ default: (await import('./files/FilesTab.tsx')).FilesTab }));
 const SetUpsTab = lazy(async () => ({ default: (await import('./setUps/SetUpsTab.tsx')).SetUpsTab }));
 
 const Page = styled('div')(({ theme: { vars } }) => ({
@@ -46,6 +47,7 @@ export function VaultPage() {
           {tab === 'snapshots' && <SnapshotsTab />}
           {tab === 'compare' && <CompareTab />}
           {tab === 'set-ups' && <SetUpsTab />}
+          {tab === 'files' && <FilesTab />}
         </Suspense>
       </div>
     </Page>

@@ -1,6 +1,5 @@
 import { useEffect, useMemo, useSyncExternalStore } from 'react';
-import { readBefore } from '../../app/setup/api.ts';
-import { readMoments } from '../../app/setup/vaultApi.ts';
+import { readBefore, readMoments } from '../../app/setup/vaultApi.ts';
 import type { AppThunk } from '../../app/store.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { HistoryReader } from './historyReader.ts';

@@ -2,7 +2,7 @@ import { useCallback } from 'react';
 import { useSearchParams } from 'react-router';
 
 /** The parts of the Vault. */
-export const TABS = ['history', 'snapshots', 'compare', 'set-ups'] as const;
+export const TABS = ['history', 'snapshots', 'compare', 'set-ups', 'files'] as const;
 export type Tab = (typeof TABS)[number];
 
 /** A set-up as it was right after an edit; null: as it is now. */

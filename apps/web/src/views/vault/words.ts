@@ -1,7 +1,13 @@
 /** The words of the Vault. */
 export const WORDS = {
   parts: 'Parts of the Vault',
-  tabs: { history: 'History', snapshots: 'Snapshots', compare: 'Compare', 'set-ups': 'Set-ups' },
+  tabs: {
+    history: 'History',
+    snapshots: 'Snapshots',
+    compare: 'Compare',
+    'set-ups': 'Set-ups',
+    files: 'Files',
+  },
   name: 'Name',
   note: 'Note',
   nameMissing: 'Give it a name.',
@@ -94,6 +100,67 @@ export const WORDS = {
   goesOn: (day: string) => `goes for good on ${day}`,
   takeOut: 'Take out',
   takeOutOf: (name: string) => `Take ${name} out of the bin`,
+  // Files.
+  out: 'Save as a file',
+  outMeans:
+    'One file with everything in it, pictures too: to keep, to give, to carry to another computer. A part of the set-up comes with what it cannot do without.',
+  what: 'What is saved',
+  wholeSetUp: 'The whole set-up',
+  everywhere: 'Everywhere',
+  partNames: {
+    device: (name: string) => `${name} with what is bound to it`,
+    program: (name: string) => `${name}: program, commands and profile`,
+    profile: (name: string) => `Profile ${name}`,
+    macro: (name: string) => `Macro ${name}`,
+  },
+  saveFile: 'Save the file',
+  saveZip: 'Save it packed',
+  tableMeans: 'Or everything that is bound, as a table for a sheet or a page.',
+  asCsv: 'Table as CSV',
+  asMarkdown: 'Table in Markdown',
+  fileComes: 'The file is being made…',
+  fileUnsaved: 'What is not saved yet is not in the file.',
+  takeIn: 'Take a file in',
+  takeInMeans:
+    'A file of a whole set-up or of a part of it. It is looked at first: nothing changes before you say so, and then it can be undone.',
+  dropHere: 'Let a file go here, or anywhere else on the page',
+  chooseFile: 'Choose a file…',
+  doing: { reading: 'The file is being read…', taking: 'It is being taken in…' },
+  notTakenIn: (file: string) => `${file} is not taken in. Nothing was changed.`,
+  notRead2: 'It could not be read: this took more memory than the browser gives.',
+  nothingTaken: 'Nothing of it is otherwise than here.',
+  takenIn: (count: number, along: number) =>
+    `Taken in: ${count === 1 ? '1 part' : `${count} parts`}${along === 0 ? '' : `, and ${along} that they need`}. Undo takes it back; a snapshot of before is kept.`,
+  comes: 'What comes',
+  searchComing: 'Search what comes',
+  brings: (fresh: number, otherwise: number, same: number) =>
+    `${fresh} new · ${otherwise} otherwise · ${same} the same`,
+  bringsNothing: 'Everything in it is here already, just as it comes.',
+  comingChange: { new: 'new', otherwise: 'otherwise here' },
+  choices: { take: 'Take it', mine: 'Keep mine', both: 'Both' },
+  whatBecomes: (name: string) => `What becomes of ${name}`,
+  partOf: (part: string, setUp: string) => `${part}, from “${setUp}”`,
+  fromFile: (file: string) => `From ${file}`,
+  comingDevices: 'On which devices',
+  onWhich: (name: string) => `In the place of ${name}`,
+  addIt: 'add it as it is',
+  controls: 'Control by control',
+  controlsOf: (name: string) => `${name}, control by control`,
+  noControl: 'none',
+  noPlace: (count: number) =>
+    count === 1 ? '1 thing has no place on these devices' : `${count} things have no place on these devices`,
+  notTyped: (count: number) =>
+    count === 1
+      ? '1 shortcut cannot be typed on this keyboard:'
+      : `${count} shortcuts cannot be typed on this keyboard:`,
+  allAsItComes: 'Choose all of it',
+  onlyNew: 'Choose only what is new',
+  replaces: (count: number) =>
+    count === 1 ? '1 part of yours becomes as it comes.' : `${count} parts of yours become as they come.`,
+  replacesNothing: 'Nothing of yours is changed by what is chosen.',
+  takeInThese: (count: number) =>
+    count === 0 ? 'Take in' : count === 1 ? 'Take in 1 part' : `Take in ${count} parts`,
+  takeInUndo: 'It is one edit, which can be undone, behind a snapshot of how it was.',
   // History.
   history: 'History',
   search: 'Search history',

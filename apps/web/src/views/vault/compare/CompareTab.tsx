@@ -11,18 +11,19 @@ import { useAppDispatch, useAppSelector } from '../../../app/store.ts';
 import { ChoiceField } from '../../../pieces/ChoiceField.tsx';
 import { ListSearch } from '../../../pieces/ListSearch.tsx';
 import { Columns } from '../Columns.tsx';
+import { PartList } from '../PartList.tsx';
+import { type ListedPart, partRows } from '../partRows.ts';
 import { Side } from '../Side.tsx';
 import { snapshotName } from '../snapshots/snapshotName.ts';
 import { useServerList } from '../useServerList.ts';
 import { type Moment, useShown } from '../useShown.ts';
 import { WORDS } from '../words.ts';
-import { DifferenceList } from './DifferenceList.tsx';
-import { rowsOf, type Told, tellDifferences } from './rows.ts';
+import { tellDifferences } from './tellDifferences.ts';
 import { useStateAt } from './useStates.ts';
 
 const NOW = 'now';
 const textOf = (moment: Moment) => (moment === null ? NOW : String(moment));
-const NONE: readonly Told[] = [];
+const NONE: readonly ListedPart[] = [];
 
 /** What is otherwise between two moments of the set-up; any of it can be taken over as it is in the second. */
 export function CompareTab() {
@@ -44,8 +45,8 @@ export function CompareTab() {
     const [a, b] = pair ?? [];
     return a && b ? tellDifferences(a, b) : NONE;
   }, [pair?.[0], pair?.[1]]);
-  const rows = useMemo(() => rowsOf(told, search), [told, search]);
-  const there = useMemo(() => new Set(told.map(({ difference }) => difference.key)), [told]);
+  const rows = useMemo(() => partRows(told, search), [told, search]);
+  const there = useMemo(() => new Set(told.map(({ key }) => key)), [told]);
   const chosen = useMemo(() => new Set([...picked].filter((key) => there.has(key))), [picked, there]);
   const choose = (keys: readonly string[], on: boolean) => {
     const next = new Set(chosen);
@@ -130,7 +131,13 @@ export function CompareTab() {
         {!isReading && !failed && rows.length === 0 && (
           <p className="said">{told.length === 0 ? WORDS.noDifference : WORDS.noneFits}</p>
         )}
-        <DifferenceList rows={rows} chosen={chosen} canChoose={canTake} onChoose={choose} />
+        <PartList
+          label={WORDS.differences}
+          rows={rows}
+          chosen={chosen}
+          canChoose={canTake}
+          onChoose={choose}
+        />
       </section>
       <Side aria-label={WORDS.takeOver}>
         <h2>{WORDS.takeOver}</h2>

@@ -1,9 +1,9 @@
 import Checkbox from '@mui/material/Checkbox';
 import { styled } from '@mui/material/styles';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useId, useRef } from 'react';
-import { WORDS } from '../words.ts';
-import type { CompareRow } from './rows.ts';
+import { type ReactNode, useId, useRef } from 'react';
+import type { ListedPart, PartRow } from './partRows.ts';
+import { WORDS } from './words.ts';
 
 /** Heights: pixels. */
 const HEAD = 44;
@@ -20,7 +20,16 @@ const Box = styled('div')(({ theme: { vars } }) => ({
   '& .row': { position: 'absolute', left: 0, right: 0, padding: '0 20px 0 14px' },
   '& .head': { display: 'flex', alignItems: 'flex-end', gap: 4, paddingBottom: 4 },
   '& .head b': { fontSize: 13, fontWeight: 650, lineHeight: '28px' },
-  '& label': { display: 'flex', alignItems: 'flex-start', gap: 4, paddingLeft: 14, cursor: 'pointer' },
+  '& .part': { display: 'flex', alignItems: 'flex-start', gap: 8 },
+  '& label': {
+    flex: 1,
+    minWidth: 0,
+    display: 'flex',
+    alignItems: 'flex-start',
+    gap: 4,
+    paddingLeft: 14,
+    cursor: 'pointer',
+  },
   '& .MuiCheckbox-root': { padding: 4 },
   '& .name': { minWidth: 0, fontSize: 13, lineHeight: '26px', overflowWrap: 'anywhere' },
   '& .what': { flex: 1, minWidth: 0 },
@@ -39,20 +48,23 @@ const Box = styled('div')(({ theme: { vars } }) => ({
 }));
 
 interface Props {
-  readonly rows: readonly CompareRow[];
+  readonly label: string;
+  readonly rows: readonly PartRow[];
   readonly chosen: ReadonlySet<string>;
   /** False: they can only be looked at. */
   readonly canChoose: boolean;
   readonly onChoose: (keys: readonly string[], on: boolean) => void;
+  /** What else can be chosen of a part, before how it stands. */
+  readonly more?: (part: ListedPart) => ReactNode;
 }
 
-/** What is otherwise between two set-ups, under headings; each line, and each heading's lines, can be chosen. */
-export function DifferenceList({ rows, chosen, canChoose, onChoose }: Props) {
+/** Parts of a set-up under headings; each, and each heading's, can be chosen. */
+export function PartList({ label, rows, chosen, canChoose, onChoose, more }: Props) {
   const list = useRef<HTMLDivElement>(null);
   const base = useId();
-  const heightOf = (row: CompareRow | undefined) => {
-    if (row?.kind !== 'difference') return HEAD;
-    const { length } = row.told.lines;
+  const heightOf = (row: PartRow | undefined) => {
+    if (row?.kind !== 'part') return HEAD;
+    const { length } = row.lines;
     return ROW + (length > 0 ? LINE * Math.min(LINES + (length > LINES ? 1 : 0), length) + 4 : 0);
   };
   const virtual = useVirtualizer({
@@ -64,7 +76,7 @@ export function DifferenceList({ rows, chosen, canChoose, onChoose }: Props) {
   });
   return (
     // A field inside can have the focus; where there is none, the list itself is scrolled by keys.
-    <Box ref={list} role="group" aria-label={WORDS.differences} tabIndex={0}>
+    <Box ref={list} role="group" aria-label={label} tabIndex={0}>
       <div className="all" style={{ height: virtual.getTotalSize() }}>
         {virtual.getVirtualItems().map(({ index, start, key }) => {
           const row = rows[index];
@@ -87,9 +99,9 @@ export function DifferenceList({ rows, chosen, canChoose, onChoose }: Props) {
               </div>
             );
           }
-          const { name, lines, difference } = row.told;
+          const { name, lines, chip } = row;
           return (
-            <div key={key} className="row" style={style}>
+            <div key={key} className="row part" style={style}>
               <label htmlFor={`${base}${row.key}`}>
                 {canChoose && (
                   <Checkbox
@@ -110,8 +122,9 @@ export function DifferenceList({ rows, chosen, canChoose, onChoose }: Props) {
                     {lines.length > LINES && <div>{WORDS.moreParts(lines.length - LINES)}</div>}
                   </span>
                 </span>
-                <span className="chip">{WORDS.changes[difference.change]}</span>
               </label>
+              {more?.(row)}
+              <span className="chip">{chip}</span>
             </div>
           );
         })}
