@@ -54,7 +54,11 @@ export const ROOMS = [
     [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve', 'formats', 'words')],
     ['htmlparser2', 'papaparse', 'zod'],
   ],
-  [core('vault')[0], [ROOT_FILES, ...core('devices', 'setup', 'formats', 'words', 'programs')], ['papaparse', 'zod']],
+  [
+    core('vault')[0],
+    [ROOT_FILES, ...core('devices', 'setup', 'formats', 'words', 'programs')],
+    ['papaparse', 'zod'],
+  ],
   [core('pages')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve')], []],
   [core('panels')[0], [ROOT_FILES, ...core('devices', 'drawing', 'setup', 'pages')], []],
   [

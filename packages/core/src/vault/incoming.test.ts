@@ -5,6 +5,7 @@ import {
   type Choice,
   differencesBetween,
   emptySetup,
+  type Mapping,
   mappingTo,
   outgoing,
   planIncoming,
@@ -74,7 +75,7 @@ test('a program comes to another rig: to devices of its kind, control by control
   const own = now.devices.find(({ id }) => id === 'six-pad');
   const pad = larkframe.setup.devices.find(({ id }) => id === 'twelve-pad');
   if (!own || !pad) throw new Error('not in the demo');
-  const mapping = {
+  const mapping: Mapping = {
     ...proposeMapping(now, larkframe.setup),
     'six-pad': { to: null, controls: {} },
     'twelve-pad': mappingTo(pad, own),
