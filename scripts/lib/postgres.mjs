@@ -25,6 +25,11 @@ function installed() {
   return found.filter(({ folder }) => existsSync(path.join(folder, 'initdb')));
 }
 
+/** The folder of the newest programs: they back up servers of their own version and older ones. */
+export function newestPrograms() {
+  return installed()[0]?.folder ?? '';
+}
+
 /** The folder of the programs that fit a cluster: those of the version that made it; for a new one the newest. */
 export function programsFor({ home, data }) {
   const all = installed();

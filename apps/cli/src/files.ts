@@ -6,6 +6,9 @@ import { formatProblemWords } from '@nimble-lever/core/words';
 /** What was asked cannot be done; the message says why, without a stack. */
 export class Refused extends Error {}
 
+/** The server that would do it does not answer. */
+export class NotThere extends Error {}
+
 /** The bytes of a file, or why not. */
 export function readBytesOf(file: string): Buffer {
   try {

@@ -1,5 +1,5 @@
-import { Refused } from './files.ts';
-import { run } from './run.ts';
+import { NotThere, Refused } from './files.ts';
+import { runAny } from './runAny.ts';
 
 // Whoever reads what is printed may stop reading, as `| head -1` does.
 process.stdout.on('error', (error: NodeJS.ErrnoException) => {
@@ -8,9 +8,11 @@ process.stdout.on('error', (error: NodeJS.ErrnoException) => {
 });
 
 try {
-  process.stdout.write(run(process.argv.slice(2)));
+  const { text, code } = await runAny(process.argv.slice(2));
+  process.stdout.write(text);
+  process.exitCode = code;
 } catch (error) {
-  if (!(error instanceof Refused)) throw error;
+  if (!(error instanceof Refused || error instanceof NotThere)) throw error;
   process.stderr.write(`${error.message.trimEnd()}\n`);
-  process.exitCode = 2;
+  process.exitCode = error instanceof NotThere ? 3 : 2;
 }

@@ -24,6 +24,25 @@ const USAGE = `Usage:
   lever windows SETUP.json [--try EXECUTABLE CLASS TITLE]
                                                          by which windows profiles are known; which one a window gets
   lever help                                             this
+
+With the server that is running (at LEVER_SERVER, else http://127.0.0.1:4680):
+  lever set-ups [--json]                                 the set-ups there are
+  lever export SET-UP [--part device|program|profile|macro/ID] [--as json|csv|markdown] [--to FILE]
+                                                         a set-up or a part of it as a file, or its bindings as a table
+  lever import SET-UP FILE.json [--all] [--look] [--json]
+                                                         takes in what is new; --all: also in the place of what is there;
+                                                         --look: only tells what would come
+  lever snapshot SET-UP NAME [--note TEXT]               keeps it as it is now
+  lever history SET-UP [--count N] [--json]              the newest edits in words
+  lever restore SET-UP EDIT|SNAPSHOT                     makes it what it was, as one edit that can be undone
+  lever diff A B [--json]                                in what two differ: FILE.json, SET-UP, SET-UP@EDIT or
+                                                         SET-UP@SNAPSHOT; ends with 1 where they do
+
+Of the database, by PostgreSQL's own tools:
+  lever backup FILE                                      everything: all set-ups, their logs and pictures
+  lever restore FILE                                     puts everything back as a backup has it; the server must be
+                                                         stopped
+A set-up is named by its id or its name. Exit codes: 0 done, 1 differences, 2 refused, 3 the server does not answer.
 `;
 
 /** The options of all commands in one table: Node's own parser refuses one that stands nowhere. */
@@ -38,10 +57,17 @@ const OPTIONS = {
   program: { type: 'string' },
   as: { type: 'string' },
   try: { type: 'boolean' },
+  part: { type: 'string' },
+  to: { type: 'string' },
+  note: { type: 'string' },
+  count: { type: 'string' },
+  all: { type: 'boolean' },
+  look: { type: 'boolean' },
+  json: { type: 'boolean' },
   help: { type: 'boolean', short: 'h' },
 } as const;
 
-/** What was asked, done: a text for standard output. Throws `Refused` with a message to show. */
+/** What needs no server, done: a text for standard output. Throws `Refused` with a message to show. */
 export function run(args: string[]): string {
   const { values, positionals } = readArguments(args);
   const [command, ...files] = positionals;
@@ -75,13 +101,16 @@ export function run(args: string[]): string {
 }
 
 /** Words of the command line; the parser's own refusals are said in our words. */
-function readArguments(args: string[]) {
+export function readArguments(args: string[]) {
   try {
     return parseArgs({ args, options: OPTIONS, allowPositionals: true });
   } catch (error) {
     throw new Refused(`${optionWords(error)}\n\n${USAGE}`);
   }
 }
+
+/** The options that were given. */
+export type Values = ReturnType<typeof readArguments>['values'];
 
 /** What is wrong with an option, in our words. */
 function optionWords(error: unknown): string {

@@ -6,6 +6,7 @@ import { DeviceOrigins1764300000000 } from './deviceOrigins.ts';
 import { EditsByField1764400000000 } from './editsByField.ts';
 import { EngineParts1764200000000 } from './engineParts.ts';
 import { ENTITIES } from './entities.ts';
+import { Facts1765400000000 } from './facts.ts';
 import { FirstTables1764000000000 } from './firstTables.ts';
 import { KeysByMeaning1764500000000 } from './keysByMeaning.ts';
 import { NewerDatabase } from './newerDatabase.ts';
@@ -36,6 +37,7 @@ export const MIGRATIONS = [
   PageBases1765100000000,
   Snapshots1765200000000,
   Bin1765300000000,
+  Facts1765400000000,
 ];
 
 /**

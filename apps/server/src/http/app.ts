@@ -15,7 +15,7 @@ import { healthRoute } from '../routes/health.ts';
 import { pairingRoutes, pairRoute, visitorRoute } from '../routes/pairings.ts';
 import { pictureRoutes } from '../routes/pictures.ts';
 import { reachedRoute } from '../routes/reached.ts';
-import { firstSetUpRoute, setUpRoutes } from '../routes/setUps.ts';
+import { firstSetUpRoute, setUpRoutes, storageRoute } from '../routes/setUps.ts';
 import type { StoreClient } from '../worker/storeClient.ts';
 import { answerProblems } from './answerProblems.ts';
 import { panelManifest } from './panelManifest.ts';
@@ -60,6 +60,7 @@ export function createApp({ config, store, access, version, hosts, isEncrypted, 
   api.use('/pairings', pairingRoutes(store));
   api.use('/set-ups', setUpRoutes(store));
   api.use('/set-up', firstSetUpRoute(store));
+  api.use('/storage', storageRoute(store));
   api.use('/pictures', pictureRoutes(store));
   api.use('/reached', reachedRoute(hosts, isEncrypted));
   api.use(apiRoutes(version));

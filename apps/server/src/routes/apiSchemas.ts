@@ -23,11 +23,13 @@ import {
 } from '@nimble-lever/core/setup';
 import {
   goBackSchema,
+  keepSchema,
   momentsSchema,
   newSetUpSchema,
   newSnapshotSchema,
   snapshotHeadSchema,
   snapshotWordsSchema,
+  storageSchema,
   wentBackSchema,
 } from '@nimble-lever/core/vault';
 import { z } from 'zod';
@@ -62,6 +64,8 @@ export const API_SCHEMAS = {
   AppendAnswer: appendAnswerSchema,
   Picture: pictureSchema,
   SetUpFile: setupDocumentSchema,
+  Storage: storageSchema,
+  Keep: keepSchema,
   NewSetUp: newSetUpSchema,
   /** What was made, by its id. */
   Made: z.object({ id: z.string() }),

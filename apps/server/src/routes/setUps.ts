@@ -16,6 +16,10 @@ export function setUpRoutes(store: StoreClient): Router {
   router.post('/', body, async (request, response) => {
     send(response, await store.ask({ kind: 'create', body: sentBytes(request.body) }));
   });
+  router.put('/:id/keeping', body, async (request, response) => {
+    const { id = '' } = request.params;
+    send(response, await store.ask({ kind: 'keep-for', id, body: sentBytes(request.body) }));
+  });
   router.delete('/:id', async ({ params: { id } }, response) => {
     send(response, await store.ask({ kind: 'bin', id }));
   });
@@ -75,6 +79,15 @@ export function firstSetUpRoute(store: StoreClient): Router {
   const router = Router();
   router.get('/', async ({ query }, response) => {
     send(response, await store.ask({ kind: 'read-first', query: plain(query) }));
+  });
+  return router;
+}
+
+/** What is kept on the disk, and when it was backed up. */
+export function storageRoute(store: StoreClient): Router {
+  const router = Router();
+  router.get('/', async (_request, response) => {
+    send(response, await store.ask({ kind: 'storage' }));
   });
   return router;
 }

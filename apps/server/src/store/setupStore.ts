@@ -1,6 +1,6 @@
 import { freeId } from '@nimble-lever/core/devices';
 import { BIN_DAYS, type Entry, type SetUpHead, type Setup } from '@nimble-lever/core/setup';
-import type { Moment } from '@nimble-lever/core/vault';
+import type { Moment, Storage } from '@nimble-lever/core/vault';
 import type { Pool, PoolClient } from 'pg';
 import type { Logger } from 'pino';
 import { inTransaction } from './database.ts';
@@ -12,6 +12,7 @@ import { rowChanges } from './rows.ts';
 import { type Appended, type OnSaved, SetupWriter } from './setupWriter.ts';
 import { type Keeping, Snapshots } from './snapshots.ts';
 import { MARK_EVERY, stateAt } from './stateAt.ts';
+import { keepFor, readStorage } from './storage.ts';
 import { firstWrite } from './writeStatement.ts';
 
 /** What came after a revision, as JSON texts, and the revision it leads to; null texts where it is too much. */
@@ -206,6 +207,16 @@ export class SetupStore {
       revision,
     ]);
     return (rows as { at: Date }[])[0]?.at ?? null;
+  }
+
+  /** What is kept on the disk, for how long, and when it was backed up last. */
+  storage(): Promise<Storage> {
+    return readStorage(this.pool);
+  }
+
+  /** How long snapshots that are made by themselves are kept; false when there is no such set-up. */
+  keepFor(id: string, days: number | null): Promise<boolean> {
+    return keepFor(this.pool, id, days);
   }
 
   /** Keeps a set-up as it is now; null when there is no such set-up. */

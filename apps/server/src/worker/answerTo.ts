@@ -42,6 +42,8 @@ export async function answerTo(
     case 'forget':
     case 'visitor':
       return { holds: 'json', body: encoder.encode(JSON.stringify(await answerPairing(pairings, ask))) };
+    case 'storage':
+    case 'keep-for':
     case 'create':
     case 'bin':
     case 'unbin':

@@ -1,6 +1,12 @@
 import { idSchema } from '@nimble-lever/core/devices';
 import { demoSetup, type Setup } from '@nimble-lever/core/setup';
-import { type Beginning, emptySetup, newSetUpSchema, readyMadeSetup } from '@nimble-lever/core/vault';
+import {
+  type Beginning,
+  emptySetup,
+  keepSchema,
+  newSetUpSchema,
+  readyMadeSetup,
+} from '@nimble-lever/core/vault';
 import { Problem, readInput } from '../problem/problem.ts';
 import type { SetupStore } from '../store/setupStore.ts';
 import { stateOf } from './answeringSnapshots.ts';
@@ -8,12 +14,20 @@ import type { Ask } from './messages.ts';
 import { parseBody } from './parseBody.ts';
 import { unknownSetUp } from './unknownSetUp.ts';
 
-/** Making set-ups, and the bin. */
-type SetUpsAsk = Extract<Ask, { readonly kind: 'create' | 'bin' | 'unbin' }>;
+/** Making set-ups, the bin, and what is kept. */
+type SetUpsAsk = Extract<Ask, { readonly kind: 'storage' | 'keep-for' | 'create' | 'bin' | 'unbin' }>;
 
 /** Answers what is asked, as JSON text. Throws a `Problem` for what is refused. */
 export async function answerSetUps(store: SetupStore, ask: SetUpsAsk): Promise<string> {
   switch (ask.kind) {
+    case 'storage':
+      return JSON.stringify(await store.storage());
+    case 'keep-for': {
+      const id = readInput(idSchema, ask.id);
+      const { days } = readInput(keepSchema, parseBody(ask.body));
+      if (!(await store.keepFor(id, days))) throw unknownSetUp(id);
+      return '{}';
+    }
     case 'create': {
       const { name, begin } = readInput(newSetUpSchema, parseBody(ask.body));
       const id = await store.create({ ...(await setupToBegin(store, name, begin)), name });

@@ -2,6 +2,8 @@
 export type Ask =
   | { readonly kind: 'health' }
   | { readonly kind: 'list' }
+  | { readonly kind: 'storage' }
+  | { readonly kind: 'keep-for'; readonly id: string; readonly body: Uint8Array }
   | { readonly kind: 'create'; readonly body: Uint8Array }
   | { readonly kind: 'bin' | 'unbin'; readonly id: string }
   | { readonly kind: 'read-first'; readonly query: Query }

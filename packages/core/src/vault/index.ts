@@ -28,6 +28,7 @@ export {
   snapshotWordsSchema,
   wentBackSchema,
 } from './snapshot.ts';
+export { keepSchema, type Storage, storageSchema } from './storage.ts';
 export { type Taken, takeOver } from './takeOver.ts';
 export {
   UNIT_KINDS,

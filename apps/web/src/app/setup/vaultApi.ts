@@ -13,7 +13,9 @@ import {
   type Moment,
   momentsSchema,
   type SnapshotHead,
+  type Storage,
   snapshotHeadSchema,
+  storageSchema,
   unpackMoments,
   wentBackSchema,
 } from '@nimble-lever/core/vault';
@@ -60,6 +62,16 @@ export function readSetUps(): Promise<readonly SetUpHead[]> {
 /** Makes a set-up; gives its id. */
 export async function makeSetUp(name: string, begin: Beginning): Promise<string> {
   return (await ask(madeSchema, 'POST', '/api/set-ups', { name, begin })).id;
+}
+
+/** What is kept on the disk, for how long, and when it was backed up last. */
+export function readStorage(): Promise<Storage> {
+  return ask(storageSchema, 'GET', '/api/storage');
+}
+
+/** How long snapshots that are made by themselves are kept: days; null for ever. */
+export async function keepFor(setUp: string, days: number | null): Promise<void> {
+  await ask(nothingSchema, 'PUT', of(setUp, '/keeping'), { days });
 }
 
 /** Puts a set-up into the bin. */

@@ -12,6 +12,7 @@ import { Card } from './Card.tsx';
 import { KeepingCard } from './KeepingCard.tsx';
 import { PairedCard } from './PairedCard.tsx';
 import { StartCard } from './StartCard.tsx';
+import { StorageCard } from './StorageCard.tsx';
 import { TypingCard } from './TypingCard.tsx';
 import { WORDS } from './words.ts';
 
@@ -70,6 +71,7 @@ export function SettingsPage() {
       </Card>
       <TypingCard />
       <KeepingCard />
+      <StorageCard />
       <PairedCard />
       <StartCard />
     </Page>

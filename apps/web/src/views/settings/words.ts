@@ -1,5 +1,22 @@
 /** The words of Settings. */
 export const WORDS = {
+  // What is kept on the disk.
+  storage: 'What is kept, and backups',
+  storageMeans:
+    'Every edit is kept. Snapshots that are made by themselves are kept for as long as you want; those you made stay until you remove them.',
+  storageReading: 'Reading…',
+  sizes: {
+    edits: 'Edits',
+    snapshots: 'Snapshots',
+    pictures: 'Pictures',
+    all: 'Everything on the disk',
+  },
+  keepsFor: 'Snapshots made by themselves',
+  forEver: 'for ever',
+  forDays: (count: number) => `for ${count} days`,
+  lastBackup: 'Last backup of everything',
+  neverBackedUp: 'never',
+  backUpBy: 'Back up by',
   keyboard: 'Keyboard',
   about:
     'A shortcut says what a program reads; which keys that takes is found on your keyboard, so that Ctrl+Z is undo on every computer. This is kept in this browser, as it belongs to this computer.',
