@@ -91,11 +91,11 @@ export { moveTo } from './edits/moveTo.ts';
 export { overwrittenBy } from './edits/overlap.ts';
 export { type Put, putEntry, type Turned, turnedIn } from './edits/putEntry.ts';
 export { sameJson } from './edits/sameJson.ts';
+export { BIN_DAYS, type SetUpHead, setUpListSchema } from './edits/setUpList.ts';
 export { unreadableId } from './edits/unreadableId.ts';
 export {
   appendAnswerSchema,
   appendSchema,
-  BIN_DAYS,
   historySchema,
   liveMessageSchema,
   MOST_IMPORT_BYTES,
@@ -104,9 +104,7 @@ export {
   newsEntrySchema,
   problemSchema,
   type SentOutcome,
-  type SetUpHead,
   sentEntrySchema,
-  setUpListSchema,
   stateSchema,
   storedSchema,
   WIRE_VERSION,
