@@ -16,6 +16,7 @@ import { timePages } from './pages.ts';
 import { scrollBoard, scrollSheet } from './scrolling.ts';
 import { measureStore } from './store.ts';
 import { tapOrHold } from './tapOrHold.ts';
+import { measureVault } from './vault.ts';
 
 /** Events measured one by one, and those after which the heap must be as large as before. */
 const EVENTS = 200_000;
@@ -79,6 +80,24 @@ if (server && !process.argv.includes('engine')) {
   const rows = await measureStore(server);
   console.log(json ? JSON.stringify({ machine, store: rows }, null, 2) : machine);
   if (!json) for (const row of rows) console.table(row);
+}
+
+if (server && !process.argv.includes('engine')) {
+  const vault = await measureVault(server);
+  if (json) console.log(JSON.stringify({ machine, vault }, null, 2));
+  else {
+    const ms = (value: number) => Math.round(value).toLocaleString('en');
+    const { states } = vault;
+    console.log(
+      `A file of 20,000 bindings (${(vault.bytes / 1e6).toFixed(1)} MB): out in ${ms(vault.export.ms)} ms, ` +
+        `${vault.export.ratio.toFixed(1)} times JSON.stringify; in, compared and saved, in ${ms(vault.import.ms)} ms, ` +
+        `${vault.import.ratio.toFixed(1)} times JSON.parse and one statement with the same rows.`,
+    );
+    console.log(
+      `A state among ${states.edits.toLocaleString('en')} edits: ${ms(states.median)} ms at the median, ${ms(states.most)} at ` +
+        `the most. Edits take ${ms(states.kept.bytes.edits / 1e6)} MB, what is kept of states ${ms(states.kept.bytes.snapshots / 1e6)} MB.`,
+    );
+  }
 }
 
 /** A layout that ships, by its id. */
