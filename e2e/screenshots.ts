@@ -1,5 +1,7 @@
 import path from 'node:path';
+import type { RunningApp } from './support/app.ts';
 import { assignTrigger, show, showRows } from './support/board.ts';
+import { edit, OSKAR, sends, WREN } from './support/edits.ts';
 import { openTablet } from './support/tablet.ts';
 import { cell, control, open, rehearsing, test } from './support/test.ts';
 
@@ -111,15 +113,6 @@ test('Panels', async ({ app, page }) => {
   await page.screenshot({ path: path.join(FOLDER, 'panels-light.png') });
 });
 
-test('The pages of a pad', async ({ app, page }) => {
-  await page.emulateMedia({ colorScheme: 'dark' });
-  await open(page, app.address, 'panels?device=six-pad&page=shot');
-  await page.locator('[data-page-drawing] [data-control="key-3"]').click();
-  await page.mouse.move(700, 760);
-  await page.waitForTimeout(700);
-  await page.screenshot({ path: path.join(FOLDER, 'pad-dark.png') });
-});
-
 test('A panel in use, on a tablet and on a phone', async ({ app, page, browser }) => {
   await open(page, app.address, 'rehearse');
   await rehearsing(page);
@@ -209,21 +202,51 @@ test('Macros, tried', async ({ app, page }) => {
   await page.screenshot({ path: path.join(FOLDER, 'macros-light.png') });
 });
 
-test('Macros, recorded', async ({ app, page }) => {
-  await page.emulateMedia({ colorScheme: 'dark' });
-  await open(page, app.address, 'macros');
-  await page.getByRole('combobox', { name: 'In front' }).click();
-  await page.getByRole('option', { name: 'Brindle' }).click();
-  await page.getByRole('button', { name: 'Record by doing' }).click();
-  await page.getByRole('button', { name: 'wing, left', exact: true }).click();
-  await page.keyboard.press('Control+a');
-  await page.getByRole('button', { name: 'Output of neck' }).click({ modifiers: ['Alt'] });
-  await page.getByText('Output of 5 layers').waitFor();
-  await page.keyboard.type('wings');
-  await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: 'Menu Window of Brindle' }).click();
-  await page.getByRole('menuitem', { name: /^Colours/ }).click();
-  await page.keyboard.press('ArrowDown');
+/** A week of two people's work on the demo, a few edits a day. */
+async function aWeek(app: RunningApp): Promise<void> {
+  const SHORTCUTS = ['Ctrl+F7', 'Ctrl+F8', 'Ctrl+F9', 'Ctrl+E', 'Alt+Enter', 'Ctrl+Shift+L'];
+  for (const [i, shortcut] of SHORTCUTS.entries()) {
+    await edit(app.address, sends('twelve-pad', `key-${7 + (i % 5)}`, shortcut), i % 2 === 0 ? WREN : OSKAR);
+    const at = i % 3 === 0 ? 'devices/bench-dial' : 'devices/shuttle';
+    await edit(app.address, { kind: 'set', at, fields: { 'settings.holdMs': 240 + 10 * i } }, OSKAR);
+    await edit(app.address, sends('three-pedals', 'left', shortcut), WREN);
+  }
+  await edit(app.address, { kind: 'remove', at: 'macros/hold-a-frame/steps/step-2' }, OSKAR);
+  await app.query(`UPDATE edits SET at = '2026-11-20T08:40:00Z'::timestamptz
+    + make_interval(days => (revision - 1) / 4, mins => ((revision - 1) % 4) * 17)`);
+}
+
+test('Vault: history', async ({ app, page }) => {
+  await page.emulateMedia({ colorScheme: 'light' });
+  await aWeek(app);
+  await open(page, app.address, 'vault');
+  await page.getByRole('option').nth(9).click();
   await page.waitForTimeout(400);
-  await page.screenshot({ path: path.join(FOLDER, 'recording-dark.png') });
+  await page.screenshot({ path: path.join(FOLDER, 'history-light.png') });
+});
+
+test('Vault: taking a file in', async ({ app, page }) => {
+  await page.emulateMedia({ colorScheme: 'dark' });
+  const file = await (
+    await fetch(`${app.address}/api/set-ups/saltmarsh/file?part=program&of=larkframe`)
+  ).text();
+  await fetch(`${app.address}/api/set-ups`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({
+      name: 'Travel bag',
+      begin: { from: 'ready-made', models: ['six-pad', 'key-dial'] },
+    }),
+  });
+  await open(page, app.address, 'set-up/travel-bag/vault?tab=files');
+  await page.locator('input[type=file]').setInputFiles({
+    name: 'larkframe.lever.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(file),
+  });
+  await page.getByRole('combobox', { name: 'In the place of Twelve pad', exact: true }).click();
+  await page.getByRole('option', { name: 'Six pad' }).click();
+  await page.getByRole('searchbox', { name: 'Search what comes' }).fill('pad');
+  await page.waitForTimeout(500);
+  await page.screenshot({ path: path.join(FOLDER, 'take-in-dark.png') });
 });

@@ -84,7 +84,8 @@ function itemWords(setup: Setup, edit: SingleEdit, names: EditNames = {}): strin
   const owner = topName(setup, first.list.of, first.id);
   if (kind === 'step') {
     const step = edit.kind === 'add' ? (edit.item as MacroStep) : stepIn(setup, first.id, rest);
-    return `${(step && names.step?.(setup, step)) ?? ANY_STEP} of ${owner}`;
+    const called = names.gone?.(edit.at) ?? (step && names.step?.(setup, step));
+    return `${called ?? ANY_STEP} of ${owner}`;
   }
   const own = given || innerName(setup, kind, first.id, rest.at(-1)?.id ?? '');
   return own ? `${own} of ${owner}` : `a ${ITEM_WORDS[kind]} of ${owner}`;

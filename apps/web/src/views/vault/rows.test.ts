@@ -51,6 +51,16 @@ test.each<[string, object, number[]]>([
   expect(told(filter).filter((each) => typeof each === 'number')).toEqual(revisions);
 });
 
+test('what was taken away is called as it was called', () => {
+  const step: Edit = { kind: 'remove', at: 'macros/hold-a-frame/steps/step-2' };
+  const gone = applyEdit(setup, step);
+  if (!gone.ok) throw new Error('not in the demo');
+  expect(entryWords(gone.value.setup, entry(1, step))).toBe('remove the step “wait 500 ms” of Hold a frame');
+  const device: Edit = { kind: 'remove', at: itemAt.device('six-pad') };
+  const without = applyEdit(setup, device);
+  expect(without.ok && entryWords(without.value.setup, entry(2, device))).toMatch(/^remove Six pad/);
+});
+
 test('what was taken back, or cannot be read, says so', () => {
   expect(entryWords(setup, entry(1, rename))).toBe('rename to Big dial');
   expect(entryWords(setup, entry(1, rename, { role: 'redo' }))).toBe('did again: rename to Big dial');

@@ -1,4 +1,11 @@
-import { type Edit, type LogEntry, partsOf, type Setup } from '@nimble-lever/core/setup';
+import {
+  type Edit,
+  type LogEntry,
+  type MacroStep,
+  parseAddress,
+  partsOf,
+  type Setup,
+} from '@nimble-lever/core/setup';
 import { aboutOf, type Moment, sittingsOf } from '@nimble-lever/core/vault';
 import { editWords, stepName } from '@nimble-lever/core/words';
 import { timeWords } from '../../app/moment.ts';
@@ -46,7 +53,7 @@ export function entryWords(setup: Setup, entry: LogEntry): string {
 
 function wordsOf(setup: Setup, { edit, inverse, role }: LogEntry): string {
   if (!edit) return WORDS.unreadable;
-  const names = { step: stepName, gone: goneIn(inverse ?? edit) };
+  const names = { step: stepName, gone: goneIn(setup, inverse ?? edit) };
   switch (role) {
     case 'do':
       return editWords(setup, edit, names);
@@ -59,10 +66,12 @@ function wordsOf(setup: Setup, { edit, inverse, role }: LogEntry): string {
 }
 
 /** What an edit took away stands by its name in what brings it back. */
-function goneIn(inverse: Edit): (at: string) => string | null {
+function goneIn(setup: Setup, inverse: Edit): (at: string) => string | null {
   return (at) => {
     const back = partsOf(inverse).find((part) => part.kind === 'add' && part.at === at);
-    const { name } = (back?.kind === 'add' ? back.item : {}) as { readonly name?: unknown };
+    if (back?.kind !== 'add') return null;
+    if (parseAddress(at)?.kind === 'step') return stepName(setup, back.item as MacroStep);
+    const { name } = back.item as { readonly name?: unknown };
     return typeof name === 'string' ? name : null;
   };
 }
