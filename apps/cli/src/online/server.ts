@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { readFileSync, statSync } from 'node:fs';
-import { fileURLToPath } from 'node:url';
+import path from 'node:path';
 import { problemSchema, type SetUpHead, setUpListSchema } from '@nimble-lever/core/setup';
 import { NotThere, Refused } from '../files.ts';
 
@@ -12,7 +12,7 @@ interface Reads<Value> {
 /** Longer than any limit of the server: milliseconds. */
 const LIMIT_MS = 30_000;
 /** Where the start command keeps the key of this clone, where it was started with one. */
-const KEY_FILE = fileURLToPath(new URL('../../../../.local/access-key', import.meta.url));
+const KEY_FILE = path.resolve(import.meta.dirname, '../../../../.local/access-key');
 /** As `apps/server` reads it. */
 const KEY_COOKIE = 'nimble_lever_access';
 
