@@ -209,6 +209,50 @@ test('a layer that was shown as a page comes up as a folder, and an edit of it c
   });
 });
 
+/** How many migrations there were before states of set-ups were kept. */
+const BEFORE_STATES = MIGRATIONS.findIndex((migration) => new migration().name.startsWith('Snapshots'));
+
+test('a log from before states were kept is looked back into; its set-ups are all out of the bin', async () => {
+  await withDatabase(MIGRATIONS.length, async (url) => {
+    const author = { id: randomUUID(), name: 'Bench' };
+    const before = await openDatabase(url);
+    const written = new SetupStore(poolOf(before), () => undefined, pino({ level: 'silent' }));
+    await written.createFirst('old', demoSetup());
+    const named = (i: number) => ({
+      id: randomUUID(),
+      role: 'do' as const,
+      edit: { kind: 'set' as const, at: 'devices/bench-dial', fields: { name: `Dial ${i}` } },
+      author,
+      base: 0,
+    });
+    await written.append(
+      'old',
+      Array.from({ length: 450 }, (_, i) => named(i + 1)),
+    );
+    await before.destroy();
+    // As the version before left it: the tables of these have never been.
+    const down = new DataSource({ type: 'postgres', url, migrations: MIGRATIONS, synchronize: false });
+    await down.initialize();
+    for (let left = MIGRATIONS.length; left > BEFORE_STATES; left--) {
+      await down.undoLastMigration({ transaction: 'each' });
+    }
+    await down.destroy();
+
+    const source = await openDatabase(url);
+    const store = new SetupStore(poolOf(source), () => undefined, pino({ level: 'silent' }));
+    expect(await store.list()).toMatchObject([{ id: 'old', revision: 450, binnedAt: null }]);
+    await store.markAll();
+    for (const revision of [0, 1, 199, 301, 450]) {
+      const state = await store.stateAt('old', revision);
+      const setup = state === 'unknown' ? null : state?.setup;
+      const dial = setup?.devices.find(({ id }) => id === 'bench-dial')?.name;
+      expect([revision, dial]).toEqual([revision, revision === 0 ? 'Bench dial' : `Dial ${revision}`]);
+    }
+    expect((await store.storage()).backedUpAt).toBeNull();
+    await source.destroy();
+  });
+});
+
 test('migrations lead back as well', async () => {
   await withDatabase(MIGRATIONS.length, async (url) => {
     const source = new DataSource({ type: 'postgres', url, migrations: MIGRATIONS, synchronize: false });

@@ -118,8 +118,10 @@ function sendPage(dist: string, name: string) {
 
 function servePages(app: Express, dist: string): void {
   app.use(express.static(dist, { index: false }));
-  app.get('/panel/:device/app.webmanifest', ({ params: { device } }, response) => {
-    response.type('application/manifest+json').json(panelManifest(device));
+  app.get('/panel/:device/app.webmanifest', ({ params: { device }, query }, response) => {
+    const setUp = query['set-up'];
+    const manifest = panelManifest(device, typeof setUp === 'string' ? setUp : null);
+    response.type('application/manifest+json').json(manifest);
   });
   // A panel in use is a page of its own.
   app.get(/^\/panel\//, sendPage(dist, 'panel.html'));

@@ -1,9 +1,12 @@
 /**
  * What a browser needs to install the page of a panel (W3C Web Application Manifest): it opens this very panel, over the
  * whole screen.
+ *
+ * @param setUp the set-up of its address; null for the one that is shown first
  */
-export function panelManifest(device: string): object {
-  const address = `/panel/${encodeURIComponent(device)}`;
+export function panelManifest(device: string, setUp: string | null): object {
+  const query = setUp === null ? '' : `?set-up=${encodeURIComponent(setUp)}`;
+  const address = `/panel/${encodeURIComponent(device)}${query}`;
   return {
     id: address,
     name: `Nimble Lever: ${device.replaceAll('-', ' ')}`,

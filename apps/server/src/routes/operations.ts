@@ -189,6 +189,7 @@ export const OPERATIONS: readonly Operation[] = [
       id,
       { name: 'part', in: 'query', what: 'The kind of part.', schema: z.enum(PART_FILE_KINDS) },
       { name: 'of', in: 'query', what: 'The part, with `part`.', schema: z.string() },
+      revision('at', 'As it was right after this edit; without it, as it is now.'),
     ],
     body: null,
     answer: 'SetUpFile',

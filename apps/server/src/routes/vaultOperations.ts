@@ -121,6 +121,7 @@ export const VAULT_OPERATIONS: readonly Operation[] = [
     parameters: [
       id,
       { name: 'as', in: 'query', what: 'As which of the two.', schema: z.enum(['csv', 'markdown']) },
+      revision('at', 'As it was right after this edit; without it, as it is now.'),
     ],
     body: null,
     answer: 'text/plain',

@@ -7,7 +7,7 @@ export function makeInstallable(device: string): void {
   link.rel = 'manifest';
   // With the cookie of who may come in.
   link.crossOrigin = 'use-credentials';
-  link.href = `/panel/${device}/app.webmanifest`;
+  link.href = `/panel/${device}/app.webmanifest${location.search}`;
   document.head.append(link);
   if (!('serviceWorker' in navigator)) return;
   const keep = async () => {

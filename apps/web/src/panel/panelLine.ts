@@ -3,8 +3,8 @@ import { z } from 'zod';
 
 /** How long to wait before connecting again, ever longer: milliseconds. */
 const RETRY_MS = [300, 600, 1200, 2500, 5000] as const;
-/** The set-ups of the server; the first is shown first. */
-const listSchema = z.array(z.looseObject({ id: z.string() })).min(1);
+/** The set-ups of the server; the first that is not in the bin is shown first. */
+const listSchema = z.array(z.looseObject({ id: z.string(), binnedAt: z.string().nullable() })).min(1);
 
 /** What is told to whoever draws the panel. */
 interface Listeners {
@@ -96,14 +96,16 @@ export class PanelLine {
     }
   }
 
-  /** The set-up this panel is of: the one it was paired for, else the one that is shown first. */
+  /** The set-up this panel is of: the one it was paired for, else the one of its address, else the one that is shown first. */
   async #setUp(): Promise<string> {
     const who = await fetch('/api/visitor');
     if (who.status === 403) this.listeners.onStranger();
     const { rights } = visitorSchema.parse(await who.json());
     if (rights.may === 'panel') return rights.setUp;
-    const [first] = listSchema.parse(await (await fetch('/api/set-ups')).json());
-    return first?.id ?? '';
+    const named = new URLSearchParams(location.search).get('set-up');
+    if (named !== null) return encodeURIComponent(named);
+    const all = listSchema.parse(await (await fetch('/api/set-ups')).json());
+    return (all.find(({ binnedAt }) => binnedAt === null) ?? all[0])?.id ?? '';
   }
 
   #heard(text: string): void {

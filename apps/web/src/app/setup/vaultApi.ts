@@ -131,22 +131,26 @@ export function readBefore(setUp: string, before: number, count: number) {
   return ask(historySchema, 'GET', of(setUp, `/edits?before=${before}&count=${count}`));
 }
 
-/** A set-up or a part of it as a file with its pictures, as it is saved. */
+/** A set-up or a part of it as a file with its pictures, as it is saved or was right after an edit. */
 export async function readSetUpFile(
   setUp: string,
-  part: FilePart | null,
+  { part, at }: { readonly part: FilePart | null; readonly at: number | null },
   signal: AbortSignal,
 ): Promise<string> {
-  return readText(of(setUp, `/file${part ? `?part=${part.kind}&of=${part.id}` : ''}`), signal);
+  const query = new URLSearchParams({
+    ...(part && { part: part.kind, of: part.id }),
+    ...(at !== null && { at: String(at) }),
+  });
+  return readText(of(setUp, `/file?${query}`), signal);
 }
 
 /** Everything that is bound, as a table. */
 export async function readBindings(
   setUp: string,
-  as: 'csv' | 'markdown',
+  { as, at }: { readonly as: 'csv' | 'markdown'; readonly at: number | null },
   signal: AbortSignal,
 ): Promise<string> {
-  return readText(of(setUp, `/bindings?as=${as}`), signal);
+  return readText(of(setUp, `/bindings?as=${as}${at === null ? '' : `&at=${at}`}`), signal);
 }
 
 async function readText(url: string, signal: AbortSignal): Promise<string> {

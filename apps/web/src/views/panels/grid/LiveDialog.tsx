@@ -7,6 +7,7 @@ import type { Device } from '@nimble-lever/core/devices';
 import { useState } from 'react';
 import { PairingCode } from '../../../app/pairing/PairingCode.tsx';
 import { Reaching } from '../../../app/pairing/Reaching.tsx';
+import { findShown } from '../../../app/setup/shownSetUp.ts';
 import { useAppSelector } from '../../../app/store.ts';
 import { DialogBody } from './DialogBody.tsx';
 import { WORDS } from './words.ts';
@@ -22,7 +23,8 @@ export default function LiveDialog({ device, onClose }: Props) {
   const [may, setMay] = useState<Rights['may']>('panel');
   if (setUp === null) return null;
   const rights: Rights = may === 'panel' ? { may, setUp, device: device.id } : { may };
-  const path = `/panel/${device.id}`;
+  // A page at the address of a set-up means that one.
+  const path = `/panel/${device.id}${findShown().id === null ? '' : `?set-up=${setUp}`}`;
   return (
     <Dialog open onClose={onClose} aria-labelledby="panel-live">
       <DialogBody sx={{ width: 460 }}>

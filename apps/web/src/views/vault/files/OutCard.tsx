@@ -18,7 +18,8 @@ const ALL = 'all';
 /** The set-up, or a part of it, as a file to keep or to give; its bindings as a table. */
 export function OutCard() {
   const setup = useAppSelector(selectSetup);
-  const { id, saving } = useAppSelector((state) => state.setup);
+  const { id, saving, revision, asItWas } = useAppSelector((state) => state.setup);
+  const at = asItWas ? revision : null;
   const [chosen, setChosen] = useState(ALL);
   const [isReading, setReading] = useState(false);
   const [wrong, setWrong] = useState<string | null>(null);
@@ -60,14 +61,16 @@ export function OutCard() {
   };
   const save = (isPacked: boolean) =>
     run(async (signal, setUp) => {
-      const text = await readSetUpFile(setUp, part, signal);
+      const text = await readSetUpFile(setUp, { part, at }, signal);
       if (!isPacked) return saveFile(`${name}.lever.json`, text);
       // Without the time of day the same content gives the same bytes.
       const bytes = zipSync({ [`${name}.lever.json`]: [strToU8(text), { mtime: new Date(1980, 0, 1) }] });
       saveFile(`${name}.lever.zip`, bytes as Uint8Array<ArrayBuffer>, 'application/zip');
     });
   const table = (as: 'csv' | 'markdown', ending: string, type: string) =>
-    run(async (signal, setUp) => saveFile(`${name}.${ending}`, await readBindings(setUp, as, signal), type));
+    run(async (signal, setUp) =>
+      saveFile(`${name}.${ending}`, await readBindings(setUp, { as, at }, signal), type),
+    );
   return (
     <Card aria-labelledby="files-out">
       <h2 id="files-out">{WORDS.out}</h2>
