@@ -10,6 +10,7 @@ import { Facts1765400000000 } from './facts.ts';
 import { FirstTables1764000000000 } from './firstTables.ts';
 import { KeysByMeaning1764500000000 } from './keysByMeaning.ts';
 import { NewerDatabase } from './newerDatabase.ts';
+import { Packs1765500000000 } from './packs.ts';
 import { PageBases1765100000000 } from './pageBases.ts';
 import { Pages1764700000000 } from './pages.ts';
 import { Pairings1765000000000 } from './pairings.ts';
@@ -38,6 +39,7 @@ export const MIGRATIONS = [
   Snapshots1765200000000,
   Bin1765300000000,
   Facts1765400000000,
+  Packs1765500000000,
 ];
 
 /**

@@ -93,8 +93,11 @@ export interface EditRow {
   id: string;
   /** The version of edits that the two are written in. */
   format: number;
+  /** Null where the two are packed with others. */
   edit: unknown;
   inverse: unknown;
+  /** How long the two were together, where they are packed: bytes; null where they are not. */
+  packed: number | null;
   role: LogEntry['role'];
   of: string | null;
   /** Null for entries from before edits had an author. */
@@ -267,8 +270,9 @@ export const EditEntity = new EntitySchema<EditRow>({
     revision: { type: 'int', primary: true },
     id: { type: 'uuid' },
     format: { type: 'int' },
-    edit: jsonb,
-    inverse: jsonb,
+    edit: { type: 'jsonb', nullable: true },
+    inverse: { type: 'jsonb', nullable: true },
+    packed: { type: 'int', nullable: true },
     role: text,
     of: { type: 'uuid', nullable: true },
     authorId: { name: 'author_id', type: 'uuid', nullable: true },

@@ -5,6 +5,7 @@ import type { Moment } from '@nimble-lever/core/vault';
 import type { EditRow } from '../database/entities.ts';
 import { EDITS, selected } from '../database/tables.ts';
 import type { Queryable } from './database.ts';
+import { unpacked } from './editPacks.ts';
 
 /** Entries that are read at once: at most so many, and no more than come to so many bytes, but always one. */
 export const PAGE_OF_ENTRIES = 500;
@@ -28,7 +29,7 @@ const COLUMNS = selected(EDITS.columns);
  * How much an entry weighs on the wire, counted by the database so that large ones are not read to be
  * counted.
  */
-const BYTES = 'octet_length(edit::text) + octet_length(inverse::text)';
+const BYTES = 'coalesce(packed, octet_length(edit::text) + octet_length(inverse::text))';
 
 /** Reads a page of rows in an order, stopping before they come to too many bytes. */
 async function readPage(
@@ -65,7 +66,7 @@ export async function entriesAfter(
   setup: Setup,
 ): Promise<LogPage> {
   const { rows, more } = await readPage(database, 'set_up = $1 AND revision > $2', [setUp, revision], 'ASC');
-  return { entries: rows.map((row) => toEntry(row, setup)), more };
+  return { entries: await toEntries(database, setUp, rows, setup), more };
 }
 
 /** The newest entries before a revision: of an author, or (null) of everyone. */
@@ -88,7 +89,7 @@ export async function entriesBefore(
     'DESC',
     count,
   );
-  return { entries: rows.reverse().map((row) => toEntry(row, setup)), more };
+  return { entries: await toEntries(database, setUp, rows.reverse(), setup), more };
 }
 
 /** When each edit after a revision was made, and by whom, oldest first. */
@@ -121,7 +122,17 @@ export async function entriesAbout(
     `SELECT ${COLUMNS} FROM edits WHERE set_up = $1 AND (id = ANY($2::uuid[]) OR of = ANY($2::uuid[])) ORDER BY revision`,
     [setUp, [...ids]],
   );
-  return (rows as EditRow[]).map((row) => toEntry(row, setup));
+  return toEntries(database, setUp, rows as EditRow[], setup);
+}
+
+/** Rows as entries, what is packed of them unpacked. */
+async function toEntries(
+  database: Queryable,
+  setUp: string,
+  rows: readonly EditRow[],
+  setup: Setup,
+): Promise<readonly LogEntry[]> {
+  return (await unpacked(database, setUp, rows)).map((row) => toEntry(row, setup));
 }
 
 /** Which of these entries are saved already, and under which revision. */
@@ -163,5 +174,13 @@ function editsOf({ format, edit, inverse }: EditRow, setup: Setup): Pick<LogEntr
 
 /** An entry as its row. */
 export function toRow({ author, edit, inverse, ...entry }: LogEntry) {
-  return { ...entry, format: EDIT_FORMAT, edit, inverse, authorId: author.id, authorName: author.name };
+  return {
+    ...entry,
+    format: EDIT_FORMAT,
+    edit,
+    inverse,
+    packed: null,
+    authorId: author.id,
+    authorName: author.name,
+  };
 }

@@ -72,6 +72,7 @@ const NAMED = `
   UNION SELECT control->'cell'->'picture'->>'id' FROM devices, jsonb_array_elements(controls) AS control
     WHERE jsonb_typeof(control->'cell'->'picture') = 'object'
   UNION SELECT unnest(pictures) FROM snapshots
+  UNION SELECT unnest(pictures) FROM edit_packs
   UNION SELECT found[1] FROM (
     SELECT edit::text || inverse::text AS text FROM edits
     WHERE edit::text LIKE '%picture": {%' OR inverse::text LIKE '%picture": {%'

@@ -5,6 +5,7 @@ import type { Pool, PoolClient } from 'pg';
 import type { Logger } from 'pino';
 import { inTransaction } from './database.ts';
 import { entriesAfter, entriesBefore, type LogPage, momentsAfter } from './editLog.ts';
+import { packOld } from './editPacks.ts';
 import { Keeper } from './keeper.ts';
 import type { StoredSetup } from './loadSetup.ts';
 import { entryText } from './recentEntries.ts';
@@ -237,6 +238,13 @@ export class SetupStore {
   /** When each edit after a revision was made, and by whom; null when there is no such set-up. */
   async momentsAfter(id: string, revision: number): Promise<readonly Moment[] | null> {
     return (await this.read(id)) && momentsAfter(this.pool, id, revision);
+  }
+
+  /** Packs what is old of every log; says how many entries. */
+  async packAll(): Promise<number> {
+    let packed = 0;
+    for (const { id, revision } of await this.list()) packed += await packOld(this.pool, id, revision);
+    return packed;
   }
 
   /** Another copy of the server has saved something; with null, anything may have happened. */

@@ -4,7 +4,7 @@ import type { Pool } from 'pg';
 /** What is kept on the disk, how long, and when it was backed up last. */
 export async function readStorage(pool: Pool): Promise<Storage> {
   const { rows } = await pool.query(`SELECT
-    pg_total_relation_size('edits') AS edits,
+    pg_total_relation_size('edits') + pg_total_relation_size('edit_packs') AS edits,
     pg_total_relation_size('snapshots') + pg_total_relation_size('kept_parts') AS snapshots,
     pg_total_relation_size('pictures') AS pictures,
     pg_database_size(current_database()) AS "all",

@@ -97,6 +97,8 @@ function sweepDaily(store: SetupStore, pictures: PictureStore): void {
   const sweep = async () => {
     const now = new Date();
     await store.markAll();
+    const packed = await store.packAll();
+    if (packed > 0) log.info(`${packed} old entries of the log were packed.`);
     const set = await store.emptyBin(now);
     if (set > 0) log.info(`${set} set-ups were in the bin for ${BIN_DAYS} days and were taken away.`);
     const kept = await store.snapshots.sweep(now);
