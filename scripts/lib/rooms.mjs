@@ -95,7 +95,11 @@ export const ROOMS = [
     [...ALL_OF_CORE, ...server('access', 'config.ts', 'problem', 'worker', 'routes')],
     ['express', 'express-static-gzip', 'helmet', 'pino', 'pino-http', 'node:'],
   ],
-  [server('testing')[0], [...ALL_OF_CORE, 'scripts/lib'], ['fast-check', 'node:']],
+  [
+    server('testing')[0],
+    [...ALL_OF_CORE, ...server('database', 'store'), 'scripts/lib'],
+    ['fast-check', 'pg', 'pino', 'typeorm', 'node:'],
+  ],
   [
     'apps/server/src',
     server('access', 'config.ts', 'http', 'live', 'routes', 'store', 'worker', 'problem'),

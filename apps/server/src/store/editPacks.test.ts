@@ -1,37 +1,19 @@
 import { randomUUID } from 'node:crypto';
 import { pictureOnFace } from '@nimble-lever/core/devices';
 import { demoSetup, type Edit, type Entry, itemAt } from '@nimble-lever/core/setup';
-import type { Pool } from 'pg';
-import { pino } from 'pino';
-import type { DataSource } from 'typeorm';
-import { openDatabase } from '../database/dataSource.ts';
-import { newDatabase } from '../testing/database.ts';
-import { poolOf } from './database.ts';
+import { useStoreDatabase } from '../testing/storeDatabase.ts';
 import { LOOSE, PACK, packOld } from './editPacks.ts';
 import { PictureStore } from './pictureStore.ts';
-import { SetupStore } from './setupStore.ts';
+import type { SetupStore } from './setupStore.ts';
 
-let source: DataSource;
-let pool: Pool;
-let drop: () => Promise<void>;
-beforeAll(async () => {
-  const database = await newDatabase();
-  drop = database.drop;
-  source = await openDatabase(database.url);
-  pool = poolOf(source);
-});
-afterAll(async () => {
-  await source?.destroy();
-  await drop?.();
-});
+const { source, pool, newStore } = useStoreDatabase();
 
 const author = { id: '10000000-0000-4000-8000-000000000001', name: 'Bench' };
 const entry = (edit: Edit): Entry => ({ id: randomUUID(), role: 'do', edit, author, base: 0 });
 const named = (i: number): Entry =>
   entry({ kind: 'set', at: itemAt.device('bench-dial'), fields: { name: `Dial ${i}` } });
-const newStore = () => new SetupStore(pool, () => undefined, pino({ level: 'silent' }));
 const packs = async () =>
-  (await pool.query('SELECT first, last FROM edit_packs ORDER BY first')).rows as {
+  (await pool().query('SELECT first, last FROM edit_packs ORDER BY first')).rows as {
     first: number;
     last: number;
   }[];
@@ -41,7 +23,7 @@ const EDITS = 3 * PACK;
 let store: SetupStore;
 let entries: Entry[];
 beforeEach(async () => {
-  await source.query('TRUNCATE set_ups, kept_parts CASCADE');
+  await source().query('TRUNCATE set_ups, kept_parts CASCADE');
   store = newStore();
   await store.createFirst('one', demoSetup());
   entries = [
@@ -67,7 +49,7 @@ test('what is packed is read, undone and looked back into as before, page by pag
     return read;
   };
   const before = await all(store);
-  expect(await packOld(pool, 'one', LOOSE + 2 * PACK + 10)).toBe(2 * PACK);
+  expect(await packOld(pool(), 'one', LOOSE + 2 * PACK + 10)).toBe(2 * PACK);
   expect(await packs()).toEqual([
     { first: 1, last: PACK },
     { first: PACK + 1, last: 2 * PACK },
@@ -86,25 +68,25 @@ test('what is packed is read, undone and looked back into as before, page by pag
 });
 
 test('packing again packs only what is new, and the newest stay as they are', async () => {
-  expect(await packOld(pool, 'one', EDITS)).toBe(0);
-  await packOld(pool, 'one', LOOSE + PACK);
-  expect(await packOld(pool, 'one', LOOSE + PACK)).toBe(0);
-  expect(await packOld(pool, 'one', LOOSE + 2 * PACK)).toBe(PACK);
-  const { rows } = await pool.query('SELECT count(*)::int AS loose FROM edits WHERE packed IS NULL');
+  expect(await packOld(pool(), 'one', EDITS)).toBe(0);
+  await packOld(pool(), 'one', LOOSE + PACK);
+  expect(await packOld(pool(), 'one', LOOSE + PACK)).toBe(0);
+  expect(await packOld(pool(), 'one', LOOSE + 2 * PACK)).toBe(PACK);
+  const { rows } = await pool().query('SELECT count(*)::int AS loose FROM edits WHERE packed IS NULL');
   expect(rows[0].loose).toBe(EDITS - 2 * PACK);
 });
 
 test('a picture that only a packed entry speaks of is kept for undo', async () => {
-  const pictures = new PictureStore(pool);
+  const pictures = new PictureStore(pool());
   await pictures.add({ id: PICTURE, width: 1, height: 1, bytes: new Uint8Array([1]) });
-  await packOld(pool, 'one', LOOSE + PACK);
+  await packOld(pool(), 'one', LOOSE + PACK);
   await pictures.sweep(new Date());
   await pictures.sweep(new Date(Date.now() + 400 * 24 * 3600 * 1000));
   expect(await pictures.read(PICTURE)).not.toBeNull();
 });
 
 test('an entry that was sent twice is known also when it is packed', async () => {
-  await packOld(pool, 'one', LOOSE + PACK);
+  await packOld(pool(), 'one', LOOSE + PACK);
   const first = entries[5];
   expect((await newStore().append('one', first ? [first] : []))?.outcomes).toMatchObject([
     { kind: 'saved', revision: 6 },
@@ -112,10 +94,10 @@ test('an entry that was sent twice is known also when it is packed', async () =>
 });
 
 test('packs lead back to rows of their own', async () => {
-  await packOld(pool, 'one', LOOSE + PACK);
+  await packOld(pool(), 'one', LOOSE + PACK);
   const before = await newStore().entriesAfter('one', 0);
-  await source.undoLastMigration({ transaction: 'each' });
-  await source.runMigrations({ transaction: 'each' });
+  await source().undoLastMigration({ transaction: 'each' });
+  await source().runMigrations({ transaction: 'each' });
   expect(await packs()).toEqual([]);
   expect(await newStore().entriesAfter('one', 0)).toEqual(before);
 });

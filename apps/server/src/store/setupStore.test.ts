@@ -13,28 +13,11 @@ import {
 } from '@nimble-lever/core/setup';
 import { arbitraryEdit, arbitrarySetup } from '@nimble-lever/core/testing';
 import fc from 'fast-check';
-import type { Pool } from 'pg';
-import { pino } from 'pino';
-import type { DataSource } from 'typeorm';
-import { openDatabase } from '../database/dataSource.ts';
-import { newDatabase } from '../testing/database.ts';
-import { poolOf } from './database.ts';
-import { SetupStore } from './setupStore.ts';
+import { useStoreDatabase } from '../testing/storeDatabase.ts';
+import type { SetupStore } from './setupStore.ts';
 
-let source: DataSource;
-let pool: Pool;
-let drop: () => Promise<void>;
-beforeAll(async () => {
-  const database = await newDatabase();
-  drop = database.drop;
-  source = await openDatabase(database.url);
-  pool = poolOf(source);
-});
-afterAll(async () => {
-  await source?.destroy();
-  await drop?.();
-});
-beforeEach(() => source.query('TRUNCATE set_ups CASCADE'));
+const { source, newStore } = useStoreDatabase();
+beforeEach(() => source().query('TRUNCATE set_ups CASCADE'));
 
 const author = { id: '10000000-0000-4000-8000-000000000001', name: 'Bench' };
 const other = { id: '10000000-0000-4000-8000-000000000002', name: 'Loft' };
@@ -48,12 +31,6 @@ const entry = (edit: Edit, by = author): Entry => ({
 const turn = (role: 'undo' | 'redo', of: string): Entry => ({ id: randomUUID(), role, of, author, base: 0 });
 const rename = (name: string, program = 'brindle'): Entry =>
   entry({ kind: 'set', at: itemAt.program(program), fields: { name } });
-const newStore = (told: string[] = []) =>
-  new SetupStore(
-    pool,
-    (setUp, from, to, texts) => told.push(`${setUp} ${from}-${to} (${texts.length})`),
-    pino({ level: 'silent' }),
-  );
 
 async function storeWith(setup: Setup): Promise<SetupStore> {
   const store = newStore();
@@ -69,7 +46,7 @@ const log = async (): Promise<readonly LogEntry[]> =>
 test('a set-up that is written and read anew is the same', async () => {
   await fc.assert(
     fc.asyncProperty(arbitrarySetup, async (setup) => {
-      await source.query('TRUNCATE set_ups CASCADE');
+      await source().query('TRUNCATE set_ups CASCADE');
       await storeWith(setup);
       expect(await newStore().read('one')).toEqual({ id: 'one', revision: 0, setup });
     }),
@@ -80,7 +57,7 @@ test('a set-up that is written and read anew is the same', async () => {
 test('what edits make is what the tables hold, read anew, and undoing all of it leads back', async () => {
   await fc.assert(
     fc.asyncProperty(fc.array(arbitraryEdit(demoSetup()), { maxLength: 12 }), async (edits) => {
-      await source.query('TRUNCATE set_ups CASCADE');
+      await source().query('TRUNCATE set_ups CASCADE');
       const store = await storeWith(demoSetup());
       let expected = demoSetup();
       const made: Entry[] = [];
@@ -223,7 +200,7 @@ test('only the first set-up is made by itself', async () => {
 
 test('an entry that the database refuses fails by itself; those beside it are saved', async () => {
   const store = await storeWith(demoSetup());
-  await source.query(`ALTER TABLE programs ADD CONSTRAINT test_only CHECK (name <> 'Poison')`);
+  await source().query(`ALTER TABLE programs ADD CONSTRAINT test_only CHECK (name <> 'Poison')`);
   try {
     const outcomes = await Promise.all([
       append(store, [rename('First', 'tallow')]),
@@ -232,7 +209,7 @@ test('an entry that the database refuses fails by itself; those beside it are sa
     ]);
     expect(outcomes.map((each) => each?.[0]?.kind)).toEqual(['saved', 'failed', 'saved']);
   } finally {
-    await source.query('ALTER TABLE programs DROP CONSTRAINT test_only');
+    await source().query('ALTER TABLE programs DROP CONSTRAINT test_only');
   }
   expect((await newStore().read('one'))?.setup).toEqual((await store.read('one'))?.setup);
 });
@@ -242,12 +219,12 @@ test('parts that cannot be read are set aside with what hangs on them; the rest 
   await storeWith(setup);
   let deep: object = { kind: 'wait', ms: 1, id: 'x' };
   for (let i = 0; i < 900; i++) deep = { kind: 'repeat', times: 1, steps: [deep], id: `s${i}` };
-  await source.query(
+  await source().query(
     `UPDATE macros SET body = jsonb_set(body, '{steps}', $1::jsonb) WHERE id = 'hold-a-frame'`,
     [JSON.stringify([deep])],
   );
-  await source.query(`UPDATE devices SET name = $1 WHERE id = 'shuttle'`, ['\u200b']);
-  await source.query(
+  await source().query(`UPDATE devices SET name = $1 WHERE id = 'shuttle'`, ['\u200b']);
+  await source().query(
     `UPDATE bindings SET note = '' WHERE device = 'bench-dial' AND layer = 'base' AND profile = 'larkframe' AND trigger = 'press'`,
   );
   const store = newStore();
@@ -274,7 +251,7 @@ test('parts that cannot be read are set aside with what hangs on them; the rest 
   expect(outcomes).toMatchObject([{ kind: 'saved' }, { kind: 'saved' }]);
   const clean = (await newStore().read('one'))?.setup;
   expect(clean?.unreadable).toEqual([]);
-  expect(await source.query(`SELECT 1 FROM macros WHERE id = 'hold-a-frame'`)).toEqual([]);
+  expect(await source().query(`SELECT 1 FROM macros WHERE id = 'hold-a-frame'`)).toEqual([]);
   await append(store, [turn('undo', removeRest.id), turn('undo', removeMacro.id)]);
   const ids = (of?: Setup) => of?.unreadable.map(({ id }) => id).sort();
   expect(ids((await newStore().read('one'))?.setup)).toEqual(ids(now));
@@ -284,7 +261,7 @@ test('an entry of the log that cannot be read is kept and stops nobody', async (
   const store = await storeWith(demoSetup());
   const [first, second] = [rename('First'), rename('Second')];
   await append(store, [first, second]);
-  await source.query(`UPDATE edits SET edit = '{"kind":"unheard-of"}' WHERE revision = 1`);
+  await source().query(`UPDATE edits SET edit = '{"kind":"unheard-of"}' WHERE revision = 1`);
   expect((await log()).map(({ edit }) => edit !== null)).toEqual([false, true]);
   const late = newStore();
   expect(await late.missed('one', 0)).toEqual({ to: 2, texts: null });

@@ -3,28 +3,11 @@ import { SETUP_VERSION } from '@nimble-lever/core/formats';
 import { demoSetup, type Edit, type Entry, itemAt, type Setup, together } from '@nimble-lever/core/setup';
 import { demoBeforePages } from '@nimble-lever/core/testing';
 import { BULK_PARTS } from '@nimble-lever/core/vault';
-import type { Pool } from 'pg';
-import { pino } from 'pino';
-import type { DataSource } from 'typeorm';
-import { openDatabase } from '../database/dataSource.ts';
-import { newDatabase } from '../testing/database.ts';
-import { poolOf } from './database.ts';
-import { SetupStore } from './setupStore.ts';
+import { useStoreDatabase } from '../testing/storeDatabase.ts';
+import type { SetupStore } from './setupStore.ts';
 import { MARK_EVERY } from './stateAt.ts';
 
-let source: DataSource;
-let pool: Pool;
-let drop: () => Promise<void>;
-beforeAll(async () => {
-  const database = await newDatabase();
-  drop = database.drop;
-  source = await openDatabase(database.url);
-  pool = poolOf(source);
-});
-afterAll(async () => {
-  await source?.destroy();
-  await drop?.();
-});
+const { source, pool, newStore } = useStoreDatabase();
 
 const author = { id: '10000000-0000-4000-8000-000000000001', name: 'Bench' };
 const entry = (edit: Edit): Entry => ({ id: randomUUID(), role: 'do', edit, author, base: 0 });
@@ -41,14 +24,13 @@ const large = (parts: number, ms: number): Entry =>
       })),
     ),
   );
-const newStore = () => new SetupStore(pool, () => undefined, pino({ level: 'silent' }));
 const own = (name: string) => ({ kind: 'own', name, note: null, author, day: null }) as const;
 const count = async (table: string) =>
-  Number((await pool.query(`SELECT count(*) FROM ${table}`)).rows[0].count);
+  Number((await pool().query(`SELECT count(*) FROM ${table}`)).rows[0].count);
 
 let store: SetupStore;
 beforeEach(async () => {
-  await source.query('TRUNCATE set_ups, kept_parts CASCADE');
+  await source().query('TRUNCATE set_ups, kept_parts CASCADE');
   store = newStore();
   await store.createFirst('one', demoSetup());
 });
@@ -59,7 +41,7 @@ test('every state is within reach of one that is kept, also those a batch leaps 
   const names = Array.from({ length: 2.3 * MARK_EVERY }, (_, i) => `Dial ${i + 1}`);
   await append(...names.slice(0, 150).map(named));
   await append(...names.slice(150).map(named));
-  const { rows } = await pool.query(`SELECT revision FROM snapshots WHERE kind = 'mark' ORDER BY revision`);
+  const { rows } = await pool().query(`SELECT revision FROM snapshots WHERE kind = 'mark' ORDER BY revision`);
   expect(rows.map(({ revision }) => revision)).toEqual([MARK_EVERY, 2 * MARK_EVERY]);
   for (const revision of [0, 1, 150, 151, 199, 200, 201, 399, 401, names.length]) {
     const state = await store.stateAt('one', revision);
@@ -118,7 +100,7 @@ test('what was kept by itself goes after as long as the person wants, and never 
   await append(large(BULK_PARTS, 300));
   const inDays = (days: number) => new Date(Date.now() + days * 24 * 3600 * 1000);
   expect(await store.snapshots.sweep(inDays(5000))).toBe(0);
-  await pool.query('UPDATE set_ups SET keep_days = 30');
+  await pool().query('UPDATE set_ups SET keep_days = 30');
   expect(await store.snapshots.sweep(inDays(29))).toBe(0);
   expect(await store.snapshots.sweep(inDays(31))).toBe(1);
   expect(await kinds()).toEqual(['own']);
@@ -128,14 +110,14 @@ test('a state of an older version is brought up to date, one of a newer or a dam
   await store.keepNow('one', own('Now'));
   await append(named('Dial'));
   const was = (await store.read('one'))?.setup as Setup;
-  const { rows } = await pool.query('SELECT parts FROM snapshots');
+  const { rows } = await pool().query('SELECT parts FROM snapshots');
   const [{ parts }] = rows as [{ parts: Record<string, string> }];
   const old = demoBeforePages() as unknown as Record<string, unknown>;
   const layers = JSON.stringify(old.layers);
   const id = 'a'.repeat(64);
-  await pool.query('INSERT INTO kept_parts VALUES ($1, $2)', [id, layers]);
+  await pool().query('INSERT INTO kept_parts VALUES ($1, $2)', [id, layers]);
   const keep = (revision: number, version: number, own: object) =>
-    pool.query(
+    pool().query(
       `INSERT INTO snapshots (set_up, id, revision, kind, at, version, parts, pictures)
         VALUES ('one', $1, $2, 'mark', now(), $3, $4, '{}')`,
       [randomUUID(), revision, version, own],
@@ -145,7 +127,7 @@ test('a state of an older version is brought up to date, one of a newer or a dam
   expect(await store.snapshots.around('one', 1)).toMatchObject([{ version: SETUP_VERSION + 1 }, {}]);
   expect(await store.stateAt('one', 1)).toMatchObject({ setup: was });
   const { pages: _pages, ...before } = parts;
-  await pool.query('UPDATE snapshots SET version = 3, parts = $1 WHERE revision = 1', [
+  await pool().query('UPDATE snapshots SET version = 3, parts = $1 WHERE revision = 1', [
     { ...before, layers: id },
   ]);
   const [found] = await store.snapshots.around('one', 1);

@@ -35,15 +35,15 @@ export type Beginning = z.infer<typeof beginningSchema>;
 /** A set-up to be made. */
 export const newSetUpSchema = z.strictObject({ name: nameSchema, begin: beginningSchema });
 
-/** A set-up with nothing in it but what there always is, and the commands that most programs have. */
-export function emptySetup(name: string): Setup {
-  const { commonCommands, layers, madeOn } = demoSetup();
+/** A set-up with nothing in it but what there always is. */
+export function bareSetup(name: string): Setup {
+  const { layers, madeOn } = demoSetup();
   return {
     name,
     keyboards: {},
     madeOn,
     devices: [],
-    commonCommands,
+    commonCommands: [],
     programs: [],
     layers: layers.filter(({ id }) => id === BASE_LAYER),
     pages: [],
@@ -52,6 +52,11 @@ export function emptySetup(name: string): Setup {
     radialMenus: [],
     unreadable: [],
   };
+}
+
+/** The same with the commands that most programs have: what a person begins with. */
+export function emptySetup(name: string): Setup {
+  return { ...bareSetup(name), commonCommands: demoSetup().commonCommands };
 }
 
 /** A set-up with devices of the catalogue, each doing everywhere what its kind does to begin with. */

@@ -1,6 +1,7 @@
 import type { FilePart } from '../formats/index.ts';
 import { ok, type Result } from '../result.ts';
-import { BASE_LAYER, EVERYWHERE, newProfile, type Refusal, type Setup } from '../setup/index.ts';
+import type { Refusal, Setup } from '../setup/index.ts';
+import { bareSetup } from './newSetup.ts';
 import { takeOver } from './takeOver.ts';
 import { unitKey, unitPlace, unitsOf } from './units.ts';
 
@@ -10,26 +11,8 @@ import { unitKey, unitPlace, unitsOf } from './units.ts';
  */
 export function outgoing(setup: Setup, part: FilePart | null): Result<Setup, Refusal> {
   if (!part) return ok({ ...setup, unreadable: [] });
-  const taken = takeOver(bareSetup(setup), setup, partKeys(setup, part));
+  const taken = takeOver(bareSetup(setup.name), setup, partKeys(setup, part));
   return taken.ok ? ok(taken.value.setup) : taken;
-}
-
-/** A set-up with nothing that is not always there, under the name of another. */
-function bareSetup({ name, madeOn, layers }: Setup): Setup {
-  return {
-    name,
-    keyboards: {},
-    madeOn,
-    devices: [],
-    commonCommands: [],
-    programs: [],
-    layers: layers.filter(({ id }) => id === BASE_LAYER),
-    pages: [],
-    profiles: { [EVERYWHERE]: newProfile({ id: EVERYWHERE, program: null }) },
-    macros: [],
-    radialMenus: [],
-    unreadable: [],
-  };
 }
 
 /** The keys of all that a part of a set-up is: a device with its pages and what is bound to it, a program with its profiles. */

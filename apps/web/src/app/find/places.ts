@@ -1,6 +1,7 @@
 import { feed } from '../engine/feed.ts';
 import { pinProfile, stepProfile } from '../engine/pinning.ts';
 import { redo, undo } from '../setup/edits.ts';
+import { SET_UP_WORDS } from '../shell/setUpWords.ts';
 import { WORDS } from '../shell/words.ts';
 import type { AppThunk } from '../store.ts';
 import type { Found } from './findSource.ts';
@@ -29,6 +30,11 @@ const PLACES: readonly (readonly [name: string, path: string, also: string])[] =
   [WORDS.panels, '/panels', 'pages folders sets faces keys drawing'],
   [WORDS.rehearse, '/rehearse', 'practice try test'],
   [WORDS.vault, '/vault', 'history log past earlier go back edits'],
+  [SET_UP_WORDS.snapshots, '/vault?tab=snapshots', 'versions keep states'],
+  [SET_UP_WORDS.moments, '/vault?tab=compare', 'differences then now take over'],
+  [SET_UP_WORDS.setUps, '/vault?tab=set-ups', 'switch new bin trash rename copy'],
+  [SET_UP_WORDS.files, '/vault?tab=files', 'export import save share csv markdown'],
+  [SET_UP_WORDS.demoAgain, '/vault?tab=set-ups', 'example afresh'],
   [WORDS.lend, '/lend', 'use this browser at another desk remote'],
   [WORDS.settings, '/settings', 'options preferences'],
   [WORDS.places.keyboard, '/settings', 'layout language keys'],

@@ -1,6 +1,10 @@
 /** The words of the shell about which set-up is shown, which the first view does without. */
 export const SET_UP_WORDS = {
   setUps: 'Set-ups',
+  snapshots: 'Snapshots',
+  moments: 'Compare moments',
+  files: 'Files out and in',
+  demoAgain: 'Start from the demo again',
   allSetUps: 'All set-ups…',
   lookingBack: 'Looking back',
   asItWas: (moment: string, edit: number) => `The set-up as it was on ${moment} (edit no. ${edit}).`,

@@ -13,7 +13,7 @@ import type { AsideEntry } from '../../app/setup/notices.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { useDraft } from '../../app/useDraft.ts';
-import { Card } from './Card.tsx';
+import { Card } from '../../pieces/Card.tsx';
 import { List } from './List.tsx';
 import { WORDS } from './words.ts';
 

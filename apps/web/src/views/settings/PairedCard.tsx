@@ -8,7 +8,7 @@ import { PairingCode } from '../../app/pairing/PairingCode.tsx';
 import { Reaching } from '../../app/pairing/Reaching.tsx';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppSelector } from '../../app/store.ts';
-import { Card } from './Card.tsx';
+import { Card } from '../../pieces/Card.tsx';
 import { List } from './List.tsx';
 import { WORDS } from './words.ts';
 

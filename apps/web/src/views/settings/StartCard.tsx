@@ -4,7 +4,7 @@ import { useNavigate } from 'react-router';
 import { makeEdit } from '../../app/setup/edits.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
-import { Card } from './Card.tsx';
+import { Card } from '../../pieces/Card.tsx';
 import { WORDS } from './words.ts';
 
 /** Puts away what is arranged, the demo for instance, and begins with nothing. */

@@ -5,8 +5,8 @@ import { useCallback, useEffect, useState } from 'react';
 import { momentWords } from '../../app/moment.ts';
 import { keepFor, readStorage } from '../../app/setup/vaultApi.ts';
 import { useAppSelector } from '../../app/store.ts';
+import { Card } from '../../pieces/Card.tsx';
 import { ChoiceField } from '../../pieces/ChoiceField.tsx';
-import { Card } from './Card.tsx';
 import { WORDS } from './words.ts';
 
 const Facts = styled('dl')(({ theme: { vars } }) => ({

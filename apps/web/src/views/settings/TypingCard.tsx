@@ -16,9 +16,9 @@ import { selectTypingReport } from '../../app/keyboard/typingReport.ts';
 import { makeEdit, makeEdits } from '../../app/setup/edits.ts';
 import { selectSetup } from '../../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { Card } from '../../pieces/Card.tsx';
 import { Keycap } from '../../pieces/Keycap.tsx';
 import { KeyboardContext } from '../../pieces/keyboard.ts';
-import { Card } from './Card.tsx';
 import { WORDS } from './words.ts';
 
 const List = styled('ul')(({ theme: { vars } }) => ({

@@ -1,18 +1,18 @@
 import { styled } from '@mui/material/styles';
+import { Card as PlainCard } from '../../../pieces/Card.tsx';
 
 /** One thing that can be done with files. */
-export const Card = styled('section')(({ theme: { vars } }) => ({
+export const Card = styled(PlainCard)(({ theme: { vars } }) => ({
   maxWidth: 860,
-  display: 'flex',
-  flexDirection: 'column',
   gap: 12,
-  padding: 20,
-  borderRadius: 12,
-  border: `1px solid ${vars?.palette.divider}`,
-  backgroundColor: vars?.palette.tokens.sheet,
-  '& h2': { margin: 0, fontSize: 15, fontWeight: 650 },
-  '& p, & ul': { margin: 0, color: vars?.palette.text.secondary },
-  '& ul': { paddingLeft: 18, maxHeight: 240, overflow: 'auto' },
+  '& + section': { marginTop: 0 },
+  '& ul': {
+    margin: 0,
+    paddingLeft: 18,
+    maxHeight: 240,
+    overflow: 'auto',
+    color: vars?.palette.text.secondary,
+  },
   '& .row': { display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 8 },
   '& .drop': {
     display: 'flex',

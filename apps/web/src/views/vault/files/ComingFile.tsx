@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import { CHOICES, type Choice, type Mapping, mappingTo } from '@nimble-lever/core/vault';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { selectSetup } from '../../../app/setup/selectors.ts';
 import { useAppSelector } from '../../../app/store.ts';
 import { ChoiceField } from '../../../pieces/ChoiceField.tsx';
@@ -27,6 +27,9 @@ const TOLD = 20;
 /** What a file would bring: on which devices, what is new and what is otherwise, and what becomes of each. */
 export function ComingFile({ file, plan, onMap, onTake, onCancel }: Props) {
   const setup = useAppSelector(selectSetup);
+  // What one chose the file with is no longer there: one goes on here.
+  const here = useRef<HTMLElement>(null);
+  useEffect(() => here.current?.focus(), []);
   const { name, part, parts, same, lost, untypeable, devices, mapping } = plan;
   const [search, setSearch] = useState('');
   const [chosen, setChosen] = useState<ReadonlyMap<string, Choice>>(new Map());
@@ -76,7 +79,7 @@ export function ComingFile({ file, plan, onMap, onTake, onCancel }: Props) {
   const fresh = parts.filter(({ change }) => change === 'new').length;
   return (
     <Columns>
-      <section className="left" aria-label={WORDS.comes}>
+      <section className="left" aria-label={WORDS.comes} tabIndex={-1} ref={here}>
         <div className="bar">
           <div className="search">
             <ListSearch

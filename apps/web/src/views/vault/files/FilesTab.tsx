@@ -1,5 +1,5 @@
 import { styled } from '@mui/material/styles';
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { onDropped, takeDropped } from '../../../app/droppedFile.ts';
 import { useAppSelector } from '../../../app/store.ts';
 import { ComingFile } from './ComingFile.tsx';
@@ -21,6 +21,8 @@ export function FilesTab() {
   const asItWas = useAppSelector((state) => state.setup.asItWas);
   const takingIn = useTakeIn();
   const { stage, read } = takingIn;
+  const [wasThere, setWasThere] = useState(false);
+  if (stage.kind === 'planned' && !wasThere) setWasThere(true);
   // The newest way to read is what is asked, whenever a file is let go.
   useEffect(() => {
     const take = () => {
@@ -45,7 +47,7 @@ export function FilesTab() {
   return (
     <Page>
       <OutCard />
-      {!asItWas && <TakeInCard stage={stage} onFile={read} onStop={takingIn.stop} />}
+      {!asItWas && <TakeInCard stage={stage} isBack={wasThere} onFile={read} onStop={takingIn.stop} />}
     </Page>
   );
 }

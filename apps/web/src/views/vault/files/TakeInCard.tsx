@@ -1,19 +1,26 @@
 import Button from '@mui/material/Button';
 import { FileDown } from 'lucide-react';
-import { type DragEvent, useRef, useState } from 'react';
+import { type DragEvent, useEffect, useRef, useState } from 'react';
 import { WORDS } from '../words.ts';
 import { Card } from './Card.tsx';
 import type { Stage } from './useTakeIn.ts';
 
 interface Props {
   readonly stage: Stage;
+  /** Whether a file was looked at before. */
+  readonly isBack: boolean;
   readonly onFile: (file: File) => void;
   readonly onStop: () => void;
 }
 
 /** Where a file is let go or chosen; what is wrong with it is told here. */
-export function TakeInCard({ stage, onFile, onStop }: Props) {
+export function TakeInCard({ stage, isBack, onFile, onStop }: Props) {
   const chooser = useRef<HTMLInputElement>(null);
+  const button = useRef<HTMLButtonElement>(null);
+  // After a file was looked at one goes on where one began.
+  useEffect(() => {
+    if (isBack) button.current?.focus();
+  }, [isBack]);
   const [isOver, setOver] = useState(false);
   const drop = (event: DragEvent) => {
     event.preventDefault();
@@ -41,7 +48,9 @@ export function TakeInCard({ stage, onFile, onStop }: Props) {
         {stage.kind === 'busy' ? (
           <Button onClick={onStop}>{WORDS.stop}</Button>
         ) : (
-          <Button onClick={() => chooser.current?.click()}>{WORDS.chooseFile}</Button>
+          <Button ref={button} onClick={() => chooser.current?.click()}>
+            {WORDS.chooseFile}
+          </Button>
         )}
         <input
           ref={chooser}

@@ -1,6 +1,6 @@
 import { styled } from '@mui/material/styles';
 
-/** One group of settings. */
+/** One thing among others on a page: a heading, what it is, what can be done. */
 export const Card = styled('section')(({ theme: { vars } }) => ({
   maxWidth: 760,
   display: 'flex',
