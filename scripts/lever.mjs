@@ -1,6 +1,7 @@
 #!/usr/bin/env node
 // The command line: rehearse, explain, export, import… Installs the packages first where they are missing.
 import path from 'node:path';
+import { pathToFileURL } from 'node:url';
 import { ensureNpmPackages } from './lib/packages.mjs';
 import { ROOT } from './lib/places.mjs';
 import { main } from './lib/say.mjs';
@@ -18,11 +19,11 @@ async function keep(what, where) {
   await (what === 'backup' ? backUp(where) : restore(where));
 }
 
+// In this very process: whoever ends it ends all of it.
 async function runCli() {
-  const { spawnSync } = await import('node:child_process');
+  const { register } = await import('tsx/esm/api');
+  register();
+  process.chdir(from);
   // The command line is run as written: it starts rarely, and is then as the sources are.
-  const cli = path.join(ROOT, 'apps/cli/src/main.ts');
-  const args = ['--import', import.meta.resolve('tsx'), cli, ...process.argv.slice(2)];
-  const { status } = spawnSync(process.execPath, args, { stdio: 'inherit', cwd: from });
-  process.exitCode = status ?? 1;
+  await import(pathToFileURL(path.join(ROOT, 'apps/cli/src/main.ts')).href);
 }

@@ -106,7 +106,7 @@ export const ROOMS = [
     ['pino', 'zod', 'node:'],
   ],
 
-  ['apps/cli/src', [...ALL_OF_CORE, 'packages/session/src'], ['node:']],
+  ['apps/cli/src', [...ALL_OF_CORE, 'packages/session/src'], ['ws', 'node:']],
 
   [web('workers')[0], [ROOT_FILES, ...ALL_OF_CORE], ['zod', 'fflate']],
   [web('pieces')[0], [ROOT_FILES, ...ALL_OF_CORE], [...PAGE, 'chart.js', 'virtual:icon-nodes']],

@@ -35,6 +35,9 @@ With the server that is running (at LEVER_SERVER, else http://127.0.0.1:4680):
   lever snapshot SET-UP NAME [--note TEXT]               keeps it as it is now
   lever history SET-UP [--count N] [--json]              the newest edits in words
   lever restore SET-UP EDIT|SNAPSHOT                     makes it what it was, as one edit that can be undone
+  lever use SET-UP [--pin PROFILE] [--set DEVICE/CONTROL=SHORTCUT]… [--until-exit]
+                                                         puts a profile and keys on at the desk used last; --until-exit:
+                                                         for as long as this, and whoever started it, runs
   lever diff A B [--json]                                in what two differ: FILE.json, SET-UP, SET-UP@EDIT or
                                                          SET-UP@SNAPSHOT; ends with 1 where they do
 
@@ -64,6 +67,9 @@ const OPTIONS = {
   all: { type: 'boolean' },
   look: { type: 'boolean' },
   json: { type: 'boolean' },
+  pin: { type: 'string' },
+  set: { type: 'string', multiple: true },
+  'until-exit': { type: 'boolean' },
   help: { type: 'boolean', short: 'h' },
 } as const;
 

@@ -10,6 +10,7 @@ import {
   tellHistory,
 } from './online/commands.ts';
 import { Server } from './online/server.ts';
+import { useMapping } from './online/use.ts';
 import { readArguments, run, type Values } from './run.ts';
 
 /** What was asked, done, by the running server where it needs one. Throws `Refused` or `NotThere` with a message to show. */
@@ -40,6 +41,10 @@ function runOnline(values: Values, [command, ...words]: readonly string[]): Prom
     return tellHistory(server, first, countOf(values.count ?? '20'), json);
   }
   if (command === 'restore' && words.length === 2) return goBack(server, first, second);
+  if (command === 'use' && words.length === 1) {
+    const { pin = null, set = [], 'until-exit': untilExit = false } = values;
+    return useMapping(server, first, { pin, sets: set, untilExit });
+  }
   if (command === 'diff' && words.length === 2) return tellDifferences(server, first, second, json);
   return null;
 }

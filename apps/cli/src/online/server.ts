@@ -23,7 +23,7 @@ export function serverAddress(environment: NodeJS.ProcessEnv = process.env): str
 
 /** The running server. Throws `NotThere` where nothing answers, `Refused` with its words where it refuses. */
 export class Server {
-  constructor(private readonly address = serverAddress()) {}
+  constructor(readonly address = serverAddress()) {}
 
   /** Asks, and checks what is answered. */
   async json<Value>(schema: Reads<Value>, method: string, path: string, body?: unknown): Promise<Value> {
@@ -66,7 +66,7 @@ export class Server {
     try {
       const response = await fetch(this.address + path, {
         method,
-        headers: { 'content-type': 'application/json', ...cookie() },
+        headers: { 'content-type': 'application/json', ...ownCookie() },
         signal: AbortSignal.timeout(LIMIT_MS),
         ...(body !== undefined && {
           body: body instanceof Uint8Array ? (body as Uint8Array<ArrayBuffer>) : JSON.stringify(body),
@@ -98,7 +98,7 @@ export class Server {
 }
 
 /** With ACCESS=key: what says that it is the owner who asks. A key that others may read is none. */
-function cookie(): { readonly cookie?: string } {
+export function ownCookie(): { readonly cookie?: string } {
   try {
     if ((statSync(KEY_FILE).mode & 0o077) !== 0) {
       throw new Refused(`${KEY_FILE} may be read by others. Take that away: chmod 600 ${KEY_FILE}`);

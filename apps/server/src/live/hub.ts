@@ -213,9 +213,9 @@ export class Hub {
     return TAKEN;
   }
 
-  #join(peer: Peer, { desk, name, devices, watches }: Extract<Taken, { kind: 'join' }>): Outcome {
+  #join(peer: Peer, { desk, name, devices, watches, uses }: Extract<Taken, { kind: 'join' }>): Outcome {
     this.#endRemote(peer);
-    const remote: Remote = { id: randomUUID(), name, devices, watches };
+    const remote: Remote = { id: randomUUID(), name, devices, watches, uses };
     const own: RemotePeer = { peer, remote, wish: desk, at: null, isFar: false };
     this.#remotes.set(peer, own);
     this.#settle(peer.setUp);
@@ -329,7 +329,11 @@ function maySay(rights: Rights, said: Taken): boolean {
   switch (said.kind) {
     case 'join':
       // What happens at the desk besides is not this panel's to know.
-      return said.watches === 'panel' && said.devices.every((device) => device === rights.device);
+      return (
+        said.watches === 'panel' &&
+        said.uses === null &&
+        said.devices.every((device) => device === rights.device)
+      );
     case 'leave':
     case 'input':
       return true;

@@ -9,7 +9,7 @@ export const MOST_NOTIFIED = 7999;
 /** What a message may have that goes from one server to another, with room for what stands around it: bytes. */
 export const MOST_FAR_BYTES = 7600;
 /** Servers of another version speak otherwise, and are not listened to. */
-const VERSION = 2;
+const VERSION = 3;
 
 const time = z.number().min(0);
 const desk = z.uuid();

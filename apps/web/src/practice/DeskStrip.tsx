@@ -1,10 +1,11 @@
 import Button from '@mui/material/Button';
 import { styled } from '@mui/material/styles';
+import type { Uses } from '@nimble-lever/core/desks';
 import { WHEEL_MODES } from '@nimble-lever/core/devices';
 import { pagesOn } from '@nimble-lever/core/engine';
-import { BASE_LAYER } from '@nimble-lever/core/setup';
-import { layerName, tidy } from '@nimble-lever/core/words';
-import { Disc3, Ear, Gauge, Layers, LayoutGrid, Monitor, Pin, Tablet } from 'lucide-react';
+import { BASE_LAYER, type Setup } from '@nimble-lever/core/setup';
+import { layerName, profileName, tidy } from '@nimble-lever/core/words';
+import { Disc3, Ear, Gauge, Layers, LayoutGrid, Monitor, Pin, Tablet, Terminal } from 'lucide-react';
 import { useEngine } from '../app/engine/useEngine.ts';
 import { selectCompiled, selectSetup } from '../app/setup/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
@@ -74,8 +75,16 @@ export function DeskStrip({ ownDevices, onOwnDevices }: Props) {
       {others.length > 0 && [desk(own ?? '', null), ...others.map((name) => desk(name, name))]}
       <span className="fill" />
       <span aria-live="polite" style={{ display: 'contents' }}>
-        {remotes.map(({ id, name, devices }) => {
+        {remotes.map(({ id, name, devices, uses }) => {
           const names = devices.map((own) => deviceOf(own)?.name ?? own);
+          if (uses) {
+            const said = usesWords(setup, uses);
+            return (
+              <span key={id} className="state" title={said}>
+                <Terminal size={14} aria-hidden /> {WORDS.wears(name, said)}
+              </span>
+            );
+          }
           return (
             <span key={id} className="state" title={names.join(', ')}>
               <Tablet size={14} aria-hidden /> {WORDS.joined(names, name)}
@@ -135,4 +144,15 @@ export function DeskStrip({ ownDevices, onOwnDevices }: Props) {
       </Button>
     </Strip>
   );
+}
+
+/** What a script has put on: `stays with Brindle, Key 10 of Twelve pad sends Ctrl+F7`. */
+function usesWords(setup: Setup, { pin, sets }: Uses): string {
+  const stays = pin === null ? [] : [WORDS.staysWith(profileName(setup, pin))];
+  const sends = sets.map(({ device, control, shortcut }) => {
+    const own = setup.devices.find(({ id }) => id === device);
+    const name = own?.controls.find(({ id }) => id === control)?.name ?? control;
+    return WORDS.sends(own?.name ?? device, name, shortcut);
+  });
+  return [...stays, ...sends].join(', ');
 }

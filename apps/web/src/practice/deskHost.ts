@@ -13,6 +13,7 @@ import type { AppStore, AppThunk } from '../app/store.ts';
 import { selectDesk } from './deskSlice.ts';
 import { accountTeller, panelTeller } from './deskTellers.ts';
 import { remotesChanged } from './remotesSlice.ts';
+import { wearUses } from './wearing.ts';
 
 /** What is shown is told at most so often: 60 times a second, in milliseconds. */
 const TELL_MS = 1000 / 60;
@@ -37,7 +38,11 @@ export const hostDesk =
     /** What tells each remote what it was not told yet. */
     const tellers = new Map<string, () => void>();
     const say = (message: Said) => line.say(message);
-    const changed = () => void dispatch(remotesChanged(remotes.all));
+    const wearing = dispatch(wearUses(store));
+    const changed = () => {
+      dispatch(remotesChanged(remotes.all));
+      wearing.changed(remotes.all);
+    };
 
     const tellerOf = (remote: Remote) =>
       remote.watches === 'panel' ? panelTeller(remote, getState, say) : accountTeller(remote, getState, say);
@@ -102,6 +107,7 @@ export const hostDesk =
       say({ kind: 'away' });
       end();
       letGo();
+      wearing.end();
     };
   };
 

@@ -1,6 +1,7 @@
 import type { FrontWindow } from '@nimble-lever/core/resolve';
 import { feed } from '../app/engine/feed.ts';
 import { selectKeyboards } from '../app/keyboard/keyboardSlice.ts';
+import { selectWorn } from '../app/setup/selectors.ts';
 import type { AppStore, AppThunk, RootState } from '../app/store.ts';
 import { DESK_WINDOWS, raisedElsewhere, selectDesk, windowCommanded, windowRaised } from './deskSlice.ts';
 import type { WindowCommand } from './windows.ts';
@@ -53,9 +54,10 @@ export const openPracticeDesk =
     install({ carryOut: () => undefined, front: () => frontWindow(getState()) });
     let known: readonly unknown[] = [];
     const keepUp = () => {
-      const { setup } = getState().setup;
+      if (!getState().setup.setup) return;
+      const setup = selectWorn(getState());
       const keyboards = selectKeyboards(getState());
-      if (!setup || (setup === known[0] && keyboards === known[1])) return;
+      if (setup === known[0] && keyboards === known[1]) return;
       known = [setup, keyboards];
       session.use(setup, keyboards);
     };

@@ -18,6 +18,9 @@ export const WORDS = {
   now: 'What lasts now',
   thisComputer: 'This computer',
   // What lasts now, above the desk.
+  wears: (by: string, what: string) => `${by}: ${what}`,
+  staysWith: (profile: string) => `stays with ${profile}`,
+  sends: (device: string, control: string, shortcut: string) => `${control} of ${device} sends ${shortcut}`,
   joined: (devices: readonly string[], by: string) =>
     devices.length > 2 ? `${devices.length} devices of ${by} joined` : `${devices.join(', ')} joined`,
   layer: (name: string) => `Layer ${name}`,

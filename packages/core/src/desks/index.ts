@@ -45,3 +45,4 @@ export { panelParts, panelWith, showsParts } from './parts.ts';
 export { type Reached, reachedSchema } from './reached.ts';
 export { RemoteClock } from './remoteClock.ts';
 export { SHOWS_NOTHING, showsAfter, showsChanged, showsOf } from './showsOf.ts';
+export { type Uses, usesSchema, withUses } from './uses.ts';

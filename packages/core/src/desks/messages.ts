@@ -3,6 +3,7 @@ import { controlSchema, deviceSchema, idSchema, nameSchema, panelPictureSchema }
 import { engineEventSchema } from '../engine/index.ts';
 import { faceSchema } from '../setup/index.ts';
 import { DESK_ABILITIES, deskAbilitySchema } from './abilities.ts';
+import { usesSchema } from './uses.ts';
 
 /** The largest message that is taken: bytes. */
 export const MOST_MESSAGE_BYTES = 65_536;
@@ -30,8 +31,10 @@ export const WATCHES = ['panel', 'account'] as const;
 export const remoteSchema = z.strictObject({
   id: z.uuid(),
   name: nameSchema,
-  devices: z.array(idSchema).min(1).max(MOST_DEVICES),
+  devices: z.array(idSchema).max(MOST_DEVICES),
   watches: z.enum(WATCHES).default('panel'),
+  /** What it puts on for as long as it is there; null for nothing. */
+  uses: usesSchema.nullable().default(null),
 });
 /** A remote as its desk is told of it. */
 export type Remote = z.infer<typeof remoteSchema>;
@@ -151,13 +154,17 @@ export const saidSchema = z.discriminatedUnion('kind', [
   /** It is told which desks there are, now and whenever that changes. */
   z.strictObject({ kind: z.literal('which-desks') }),
   /** It takes part at a desk; null: the one that was used last. Where there is none, as soon as there is. */
-  z.strictObject({
-    kind: z.literal('join'),
-    desk: z.uuid().nullable(),
-    name: nameSchema,
-    devices: remoteSchema.shape.devices,
-    watches: remoteSchema.shape.watches,
-  }),
+  z
+    .strictObject({
+      kind: z.literal('join'),
+      desk: z.uuid().nullable(),
+      name: nameSchema,
+      devices: remoteSchema.shape.devices,
+      watches: remoteSchema.shape.watches,
+      uses: remoteSchema.shape.uses,
+    })
+    // It has something with it, or puts something on.
+    .refine(({ devices, uses }) => devices.length > 0 || uses !== null),
   z.strictObject({ kind: z.literal('leave') }),
   z.strictObject({ kind: z.literal('input'), seq, t, input: inputSchema }),
 ]);

@@ -1,4 +1,5 @@
 import { type EngineState, type Explanation, INITIAL_STATE } from '@nimble-lever/core/engine';
+import type { Setup } from '@nimble-lever/core/setup';
 import { createAction, type UnknownAction } from '@reduxjs/toolkit';
 import { type CountedRan, countRan, joinSlides, type Ran, slidesOtherWay } from './joined.ts';
 
@@ -20,10 +21,18 @@ export interface EngineSlice {
   readonly frontDelay: number | null;
   /** When the front window changed last: milliseconds since 1970. */
   readonly frontSince: number | null;
+  /** A set-up with what scripts have put on, and the one it was made of; null while none has. */
+  readonly worn: { readonly of: Setup; readonly setup: Setup } | null;
 }
 
 /** Before the first event: nothing is held, nothing is in front. */
-const INITIAL: EngineSlice = { engine: INITIAL_STATE, happenings: [], frontDelay: null, frontSince: null };
+const INITIAL: EngineSlice = {
+  engine: INITIAL_STATE,
+  happenings: [],
+  frontDelay: null,
+  frontSince: null,
+  worn: null,
+};
 
 /** How many happenings are kept. */
 const KEPT = 200;
@@ -38,6 +47,8 @@ export const stepped = createAction<{
 export const programRan = createAction<Ran>('engine/programRan');
 /** Which program is in front was decided anew: how long the person waits for it at most, and since when. */
 export const frontDecided = createAction<{ delay: number; since: number }>('engine/frontDecided');
+/** Scripts have put something on, or taken it off. */
+export const wornChanged = createAction<EngineSlice['worn']>('engine/wornChanged');
 /** The account in Rehearse is emptied; the engine goes on. */
 export const happeningsCleared = createAction('engine/happeningsCleared');
 
@@ -61,6 +72,7 @@ export function engineReducer(state: EngineSlice = INITIAL, action: UnknownActio
   if (frontDecided.match(action)) {
     return { ...state, frontDelay: action.payload.delay, frontSince: action.payload.since };
   }
+  if (wornChanged.match(action)) return { ...state, worn: action.payload };
   if (happeningsCleared.match(action)) return { ...state, happenings: [] };
   return state;
 }

@@ -2,9 +2,10 @@ import { feed } from '../engine/feed.ts';
 import { pinProfile, stepProfile } from '../engine/pinning.ts';
 import { redo, undo } from '../setup/edits.ts';
 import { SET_UP_WORDS } from '../shell/setUpWords.ts';
-import { WORDS } from '../shell/words.ts';
+import { WORDS as SHELL_WORDS } from '../shell/words.ts';
 import type { AppThunk } from '../store.ts';
 import type { Found } from './findSource.ts';
+import { WORDS } from './words.ts';
 
 const found = (key: string, name: string, owner: string, go: AppThunk<string | null>, also = ''): Found => ({
   key,
@@ -18,25 +19,25 @@ const found = (key: string, name: string, owner: string, go: AppThunk<string | n
 
 /** Views and settings by name, with words that people look for them by. */
 const PLACES: readonly (readonly [name: string, path: string, also: string])[] = [
-  [WORDS.board, '/board', 'matrix assign controls'],
-  [WORDS.rig, '/rig', 'devices tuning'],
-  [WORDS.programs, '/programs', 'applications software commands shortcuts'],
+  [SHELL_WORDS.board, '/board', 'matrix assign controls'],
+  [SHELL_WORDS.rig, '/rig', 'devices tuning'],
+  [SHELL_WORDS.programs, '/programs', 'applications software commands shortcuts'],
   [WORDS.places.windows, '/programs?tab=windows', 'rules title class executable'],
   [WORDS.places.profiles, '/programs?tab=profiles', 'based on copy'],
   [WORDS.places.compare, '/programs?tab=compare', 'differences side by side'],
   [WORDS.places.readyMade, '/programs?tab=ready-made', 'templates presets starting'],
   [WORDS.places.intents, '/programs?tab=intents', 'ideas rename merge'],
-  [WORDS.macros, '/macros', 'steps chain record sequence'],
-  [WORDS.panels, '/panels', 'pages folders sets faces keys drawing'],
-  [WORDS.rehearse, '/rehearse', 'practice try test'],
-  [WORDS.vault, '/vault', 'history log past earlier go back edits'],
+  [SHELL_WORDS.macros, '/macros', 'steps chain record sequence'],
+  [SHELL_WORDS.panels, '/panels', 'pages folders sets faces keys drawing'],
+  [SHELL_WORDS.rehearse, '/rehearse', 'practice try test'],
+  [SHELL_WORDS.vault, '/vault', 'history log past earlier go back edits'],
   [SET_UP_WORDS.snapshots, '/vault?tab=snapshots', 'versions keep states'],
   [SET_UP_WORDS.moments, '/vault?tab=compare', 'differences then now take over'],
   [SET_UP_WORDS.setUps, '/vault?tab=set-ups', 'switch new bin trash rename copy'],
   [SET_UP_WORDS.files, '/vault?tab=files', 'export import save share csv markdown'],
   [SET_UP_WORDS.demoAgain, '/vault?tab=set-ups', 'example afresh'],
-  [WORDS.lend, '/lend', 'use this browser at another desk remote'],
-  [WORDS.settings, '/settings', 'options preferences'],
+  [SHELL_WORDS.lend, '/lend', 'use this browser at another desk remote'],
+  [SHELL_WORDS.settings, '/settings', 'options preferences'],
   [WORDS.places.keyboard, '/settings', 'layout language keys'],
   [WORDS.places.platform, '/settings', 'system windows mac linux'],
   [WORDS.places.startAfresh, '/settings', 'empty new remove demo begin'],
@@ -49,7 +50,7 @@ export const PAGE_FOUND: readonly Found[] = [
     found(
       `place ${path} ${name}`,
       name,
-      path === '/settings' ? WORDS.settings : WORDS.view,
+      path === '/settings' ? SHELL_WORDS.settings : WORDS.view,
       () => path,
       also,
     ),
@@ -74,7 +75,7 @@ export const PAGE_FOUND: readonly Found[] = [
   ),
   found(
     'do next-profile',
-    WORDS.nextProfile,
+    SHELL_WORDS.nextProfile,
     WORDS.action,
     (dispatch) => {
       dispatch(stepProfile(1));
@@ -84,7 +85,7 @@ export const PAGE_FOUND: readonly Found[] = [
   ),
   found(
     'do previous-profile',
-    WORDS.previousProfile,
+    SHELL_WORDS.previousProfile,
     WORDS.action,
     (dispatch) => {
       dispatch(stepProfile(-1));
@@ -103,7 +104,7 @@ export const PAGE_FOUND: readonly Found[] = [
     'release stuck held keys panic',
   ),
   found('do new-macro', WORDS.places.newMacro, WORDS.action, () => '/macros?do=new', 'record steps chain'),
-  found('do add-device', WORDS.addDevice, WORDS.action, () => '/add-device', 'new hardware'),
+  found('do add-device', SHELL_WORDS.addDevice, WORDS.action, () => '/add-device', 'new hardware'),
   found('do undo', WORDS.places.undo, WORDS.action, (dispatch) => {
     void dispatch(undo());
     return null;

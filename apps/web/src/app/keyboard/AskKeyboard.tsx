@@ -1,9 +1,9 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import { Link } from 'react-router';
-import { WORDS } from '../shell/words.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
 import { chooseLayout } from './keyboard.ts';
+import { WORDS } from './words.ts';
 
 /** Asks once which keyboard this is, where the browser does not tell. */
 export function AskKeyboard() {

@@ -5,9 +5,9 @@ import { Link, useLocation } from 'react-router';
 import { makeEdit } from '../setup/edits.ts';
 import { selectSetup } from '../setup/selectors.ts';
 import { Told } from '../shell/Told.tsx';
-import { WORDS } from '../shell/words.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
 import { isSeen, keepSeen } from './seenReports.ts';
+import { WORDS } from './words.ts';
 
 /** What this keyboard cannot type of the set-up, and, once, on which keyboard an older one was made. */
 export function TypingNotices() {

@@ -3,10 +3,10 @@ import { displaySteps } from '@nimble-lever/core/keys';
 import type { KeysBy } from '@nimble-lever/core/keys/layouts';
 import { useContext } from 'react';
 import { KeyboardContext } from '../../pieces/keyboard.ts';
-import { WORDS } from '../shell/words.ts';
 import { useAppSelector } from '../store.ts';
 import { selectLayout } from './keyboardSlice.ts';
 import { placeInstead } from './typedShortcut.ts';
+import { WORDS } from './words.ts';
 
 /** A shortcut in our notation, what it is read by, and where the one instead of it goes. */
 interface Props {

@@ -23,7 +23,7 @@ import {
 import { WORDS_ABROAD } from '@nimble-lever/core/keys/abroad';
 import { byPlace, hasKey, type KeysBy, type Layout, resolveShortcut } from '@nimble-lever/core/keys/layouts';
 import type { Result } from '@nimble-lever/core/result';
-import { WORDS } from '../shell/words.ts';
+import { WORDS } from './words.ts';
 
 /** What words and labels mean that are typed on this computer. */
 export function typedAt(platform: Platform, legends: Legends | null): TypedAt {

@@ -17,8 +17,15 @@ export const selectHistory = createSelector([(state: RootState) => state.setup],
 // Compiling from the one before takes a fraction of compiling anew, as most of a set-up stays the same.
 let previous: Compiled | null = null;
 
+/** The set-up the engine works by: the one shown, with what scripts have put on. */
+export function selectWorn(state: RootState): Setup {
+  const { worn } = state.engine;
+  const setup = selectSetup(state);
+  return worn?.of === setup ? worn.setup : setup;
+}
+
 /** The set-up made ready for the engine; after an edit only what it touched is made anew. */
-export const selectCompiled = createSelector([selectSetup, selectKeyboards], (setup, keyboards) => {
+export const selectCompiled = createSelector([selectWorn, selectKeyboards], (setup, keyboards) => {
   previous = compile(setup, previous, keyboards);
   return previous;
 });

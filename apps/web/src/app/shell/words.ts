@@ -39,27 +39,6 @@ export const WORDS = {
   since: (time: string) => `In front since ${time}. Click to pin a profile or go back to automatic.`,
   find: 'Find anything',
   skip: 'Go to the view',
-  view: 'View',
-  action: 'Action',
-  places: {
-    keyboard: 'Keyboard layout',
-    platform: 'Platform',
-    author: 'Your name',
-    windows: 'Windows of programs',
-    profiles: 'Profiles',
-    compare: 'Compare profiles',
-    readyMade: 'Ready-made',
-    intents: 'Intents',
-    newMacro: 'New macro',
-    addProgram: 'Add a program',
-    pasteList: 'Paste a list of commands',
-    automatic: 'Go back to automatic',
-    letGo: 'Let go of everything',
-    startAfresh: 'Start afresh',
-    undo: 'Undo the last edit',
-    redo: 'Redo the last edit',
-    themes: { system: 'Theme of the system', light: 'Light theme', dark: 'Dark theme' },
-  },
   foundNothing: 'Nothing is called that, nor anything like it.',
   // What would be undone is named: a bare "Undo" after a day's work is a gamble.
   undo: (what: string) => `Undo: ${what}`,
@@ -75,29 +54,6 @@ export const WORDS = {
   waitingBecause: (detail: string) => `${detail} It is tried again by itself.`,
   waiting: (count: number) =>
     `Not saved yet: ${count} ${count === 1 ? 'edit is' : 'edits are'} kept here and sent again`,
-  // What the browser does not tell about the keyboard, and what follows from that for shortcuts.
-  askKeyboard:
-    'This browser does not say which keyboard you have. Keycaps show your labels once you choose it.',
-  chooseKeyboard: 'Choose',
-  itIsUs: 'United States',
-  // Shortcuts of older versions were places of keys; nobody can see on which keyboard they were pressed.
-  askMadeOn:
-    'The shortcuts of this set-up were stored by an older version and are read as those of a United States keyboard. On which keyboard was it made?',
-  another: 'Another…',
-  untypeable: (count: number, all: number, layout: string) =>
-    `${count} of ${all} shortcuts cannot be typed well on ${layout}.`,
-  lookAtThem: 'Look at them',
-  needsAltGr: (shortcut: string) => `${shortcut} needs AltGr on your keyboard; many programs miss it.`,
-  notTyped: (shortcut: string, layout: string) => `${shortcut} cannot be typed on ${layout}.`,
-  noPlace: (shortcut: string) => `This program reads places of keys, and there is none for ${shortcut}.`,
-  noSuchKey: (key: string, layout: string) =>
-    `A ${layout} keyboard has no ${key} key to press; it is sent all the same.`,
-  takeInstead: (shortcut: string) => `Use ${shortcut}`,
-  insteadMeans: 'The key in the same place as on a United States keyboard, whatever is printed on it',
-  kept: {
-    system: (shortcut: string, does: string) => `The system keeps ${shortcut} for itself: it ${does}.`,
-    browser: (shortcut: string, does: string) => `A browser keeps ${shortcut} for itself: it ${does}.`,
-  },
   // Themes are named after what they look like.
   theme: 'Theme',
   themes: { system: 'As the system', light: 'Paper (light)', dark: 'Graphite (dark)' },

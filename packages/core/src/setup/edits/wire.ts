@@ -4,7 +4,7 @@ import { setupSchema } from '../setup.ts';
 import { entrySchema, logEntrySchema, revisionSchema } from './history.ts';
 
 /** The version of what page and server say to each other. A page of another version must be loaded anew. */
-export const WIRE_VERSION = 4;
+export const WIRE_VERSION = 5;
 
 /** Sizes of what is sent: bytes of a request, entries in it. */
 export const MOST_REQUEST_BYTES = 2_000_000;
