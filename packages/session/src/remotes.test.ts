@@ -24,7 +24,7 @@ function desk(setup: Setup) {
   session.use(setup);
   const remotes = new Remotes(session, clock);
   const join = (id: string, ...devices: string[]) =>
-    remotes.join({ id, name: 'Tablet', devices, watches: 'panel' });
+    remotes.join({ id, name: 'Tablet', devices, watches: 'panel', uses: null });
   return { clock, session, remotes, join, sent: () => short({ strokes }) };
 }
 
