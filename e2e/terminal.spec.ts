@@ -57,7 +57,8 @@ test('a script carries a program to another set-up, which an open page sees; it 
   const differ = await run('diff', 'travel-bag@Empty', 'travel-bag');
   expect(differ.code).toBe(1);
   expect(differ.out).toContain('+ Larkframe: The program');
-  expect((await run('restore', 'travel-bag', 'Empty')).code).toBe(0);
+  const restored = await run('restore', 'travel-bag', 'Empty', '--json');
+  expect(JSON.parse(restored.out)).toEqual({ setUp: 'travel-bag', revision: 0, changed: true });
   expect(await run('diff', 'travel-bag@Empty', 'travel-bag')).toEqual({ code: 0, out: '', err: '' });
   // Of a whole set-up its file says the same as the server.
   const whole = path.join(folder, 'all.lever.json');

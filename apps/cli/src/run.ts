@@ -32,9 +32,9 @@ With the server that is running (at LEVER_SERVER, else http://127.0.0.1:4680):
   lever import SET-UP FILE.json [--all] [--look] [--json]
                                                          takes in what is new; --all: also in the place of what is there;
                                                          --look: only tells what would come
-  lever snapshot SET-UP NAME [--note TEXT]               keeps it as it is now
+  lever snapshot SET-UP NAME [--note TEXT] [--json]      keeps it as it is now
   lever history SET-UP [--count N] [--json]              the newest edits in words
-  lever restore SET-UP EDIT|SNAPSHOT                     makes it what it was, as one edit that can be undone
+  lever restore SET-UP EDIT|SNAPSHOT [--json]            makes it what it was, as one edit that can be undone
   lever use SET-UP [--pin PROFILE] [--set DEVICE/CONTROL=SHORTCUT]… [--until-exit]
                                                          puts a profile and keys on at the desk used last; --until-exit:
                                                          for as long as this, and whoever started it, runs

@@ -35,12 +35,12 @@ function runOnline(values: Values, [command, ...words]: readonly string[]): Prom
     return importFile(server, first, second, { all, look, isJson: json });
   }
   if (command === 'snapshot' && words.length === 2) {
-    return makeSnapshot(server, first, second, values.note ?? null);
+    return makeSnapshot(server, first, { name: second, note: values.note ?? null, isJson: json });
   }
   if (command === 'history' && words.length === 1) {
     return tellHistory(server, first, countOf(values.count ?? '20'), json);
   }
-  if (command === 'restore' && words.length === 2) return goBack(server, first, second);
+  if (command === 'restore' && words.length === 2) return goBack(server, first, second, json);
   if (command === 'use' && words.length === 1) {
     const { pin = null, set = [], 'until-exit': untilExit = false } = values;
     return useMapping(server, first, { pin, sets: set, untilExit });

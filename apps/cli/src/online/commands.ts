@@ -143,11 +143,11 @@ async function sendPictures(
 export async function makeSnapshot(
   server: Server,
   named: string,
-  name: string,
-  note: string | null,
+  { name, note, isJson }: { readonly name: string; readonly note: string | null; readonly isJson: boolean },
 ): Promise<Said> {
   const { id, revision } = await server.setUp(named);
   await server.text('POST', `/api/set-ups/${id}/snapshots`, { name, note, author: terminalAuthor() });
+  if (isJson) return asJson({ setUp: id, name, note, revision });
   return done(`Kept as “${name}”, after edit no. ${revision}.\n`);
 }
 
@@ -185,11 +185,12 @@ export async function tellHistory(
 const ROLES = { do: '', undo: 'took back: ', redo: 'did again: ' } as const;
 
 /** Makes a set-up what it was after an edit, or at a snapshot. */
-export async function goBack(server: Server, named: string, to: string): Promise<Said> {
+export async function goBack(server: Server, named: string, to: string, isJson: boolean): Promise<Said> {
   const { id } = await server.setUp(named);
   const revision = await revisionOf(server, id, to);
   const body = { revision, id: randomUUID(), author: terminalAuthor() };
   const { kind } = await server.json(wentBackSchema, 'POST', `/api/set-ups/${id}/back`, body);
+  if (isJson) return asJson({ setUp: id, revision, changed: kind === 'done' });
   return done(
     kind === 'there'
       ? 'It is like this already.\n'
