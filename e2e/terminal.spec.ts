@@ -1,5 +1,5 @@
 import { execFile } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { chmodSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { cell, expect, open, test } from './support/test.ts';
@@ -8,7 +8,8 @@ const LEVER = path.join(import.meta.dirname, '../scripts/lever.mjs');
 
 /** Runs the command line against a server. */
 function lever(address: string, ...words: string[]): Promise<{ code: number; out: string; err: string }> {
-  const options = { env: { ...process.env, LEVER_SERVER: address }, maxBuffer: 20_000_000 };
+  const env = { ...process.env, LEVER_SERVER: address, LOCAL_DIR: folder };
+  const options = { env, maxBuffer: 20_000_000 };
   return new Promise((resolve) => {
     execFile(process.execPath, [LEVER, ...words], options, (error, out, err) => {
       resolve({ code: typeof error?.code === 'number' ? error.code : 0, out, err });
@@ -88,4 +89,20 @@ test('what cannot be done is said, with a code of its own where the server is no
   const away = await run('set-ups');
   expect([away.code, away.out]).toEqual([3, '']);
   expect(away.err).toContain('Start it by `npm start`');
+});
+
+test.describe('where a key is asked for', () => {
+  test.use({ settings: { ACCESS: 'key', ACCESS_KEY: 'a secret of the owner' } });
+
+  test('a script has it from a file that only its owner may read', async ({ app }) => {
+    const file = path.join(folder, 'access-key');
+    expect((await lever(app.address, 'set-ups')).err).toContain('This server was started with ACCESS=key.');
+    writeFileSync(file, 'another secret', { mode: 0o600 });
+    expect((await lever(app.address, 'set-ups')).code).toBe(2);
+    writeFileSync(file, 'a secret of the owner');
+    expect((await lever(app.address, 'set-ups')).out).toContain('saltmarsh');
+    chmodSync(file, 0o644);
+    const open = await lever(app.address, 'set-ups');
+    expect([open.code, open.err]).toEqual([2, expect.stringContaining('may be read by others')]);
+  });
 });

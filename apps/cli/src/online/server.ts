@@ -12,7 +12,10 @@ interface Reads<Value> {
 /** Longer than any limit of the server: milliseconds. */
 const LIMIT_MS = 30_000;
 /** Where the start command keeps the key of this clone, where it was started with one. */
-const KEY_FILE = path.resolve(import.meta.dirname, '../../../../.local/access-key');
+const KEY_FILE = path.join(
+  path.resolve(process.env.LOCAL_DIR || path.resolve(import.meta.dirname, '../../../../.local')),
+  'access-key',
+);
 /** As `apps/server` reads it. */
 const KEY_COOKIE = 'nimble_lever_access';
 
@@ -63,10 +66,11 @@ export class Server {
     path: string,
     body: unknown,
   ): Promise<{ readonly status: number; readonly content: string }> {
+    const headers = { 'content-type': 'application/json', ...ownCookie() };
     try {
       const response = await fetch(this.address + path, {
         method,
-        headers: { 'content-type': 'application/json', ...ownCookie() },
+        headers,
         signal: AbortSignal.timeout(LIMIT_MS),
         ...(body !== undefined && {
           body: body instanceof Uint8Array ? (body as Uint8Array<ArrayBuffer>) : JSON.stringify(body),
