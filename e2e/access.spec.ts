@@ -155,6 +155,7 @@ for (const theme of ['light', 'dark'] as const) {
       await page.keyboard.down('Space');
       await expectAccessible(page);
       await page.getByRole('button', { name: /^In front/ }).click();
+      await expect(page.getByRole('menu')).toBeVisible();
       await expectAccessible(page);
       await page.keyboard.press('Escape');
       await page.keyboard.up('Space');

@@ -64,9 +64,13 @@ function ProgramMenu({ program, name, top }: Props) {
         onClose={() => setAnchor(null)}
         slotProps={{ paper: { sx: { maxHeight: 420 } } }}
       >
-        {/* A program's own menu does not go through the engine: it is how the program is used without us. } */}
+        {/* A program's own menu does not go through the engine: it is how the program is used without us. */}
         {within.flatMap((group) => [
-          group !== '' && <ListSubheader key={`in ${group}`}>{group}</ListSubheader>,
+          group !== '' && (
+            <ListSubheader key={`in ${group}`} role="presentation">
+              {group}
+            </ListSubheader>
+          ),
           ...items
             .filter(({ path }) => path.slice(1, -1).join(' › ') === group)
             .map(({ shortcut, name: command, path }) => (

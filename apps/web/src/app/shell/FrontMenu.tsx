@@ -34,7 +34,7 @@ export function FrontMenu({ anchor, pinned, onClose }: Props) {
   return (
     <Menu anchorEl={anchor} open onClose={onClose}>
       <Choice chosen={pinned === null} name={WORDS.automatic} onChoose={() => pin(null)} />
-      {/* The menu stays: one goes on until the right one is named above. } */}
+      {/* The menu stays: one goes on until the right one is named above. */}
       <MenuItem onClick={() => dispatch(stepProfile(1))}>
         <ListItemIcon />
         {WORDS.nextProfile}
@@ -52,7 +52,9 @@ export function FrontMenu({ anchor, pinned, onClose }: Props) {
         />
       ))}
       <Divider />
-      <ListSubheader sx={{ lineHeight: '32px' }}>{SET_UP_WORDS.setUps}</ListSubheader>
+      <ListSubheader role="presentation" sx={{ lineHeight: '32px' }}>
+        {SET_UP_WORDS.setUps}
+      </ListSubheader>
       {others.map(({ id, name }) => (
         <Choice
           key={id}
