@@ -1,9 +1,14 @@
 import { randomUUID } from 'node:crypto';
+import path from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
+import { clusterOf, startCluster } from '../scripts/lib/cluster.mjs';
+import { type RunningApp, startApp } from './support/app.ts';
 import { WREN } from './support/edits.ts';
 import { expect, test } from './support/test.ts';
 
 const ROUNDS = 50;
+/** Of the database itself, which takes longer to come back. */
+const DATABASE_ROUNDS = 25;
 /** So many macros come at once. */
 const MACROS = 200;
 
@@ -34,10 +39,11 @@ const importOf = (round: number) => ({
   },
 });
 
-test('killed in the middle of an import, of going back or of a snapshot: all of it or nothing, and nothing acknowledged is lost', async ({
-  app,
-}) => {
-  test.setTimeout(900_000);
+/** Hurts what runs, some time into what is under way, and heals it again. */
+type Hurt = (round: number) => Promise<{ readonly heal: () => Promise<void> }>;
+
+/** Rounds of imports, snapshots and going back, each hurt in the middle. */
+async function goThrough(app: RunningApp, rounds: number, hurt: Hurt, hurtBack: Hurt): Promise<void> {
   const of = (rest: string) => `${app.address}/api/set-ups/saltmarsh${rest}`;
   const post = async (rest: string, body: object): Promise<unknown> => {
     try {
@@ -58,24 +64,21 @@ test('killed in the middle of an import, of going back or of a snapshot: all of 
   const snapshots = async () =>
     (await (await fetch(of('/snapshots'))).json()) as { name: string | null; revision: number }[];
 
+  const isBack = () =>
+    expect.poll(async () => (await fetch(of('')).catch(() => null))?.status, { timeout: 60_000 }).toBe(200);
+
   let whole = 0;
-  for (let round = 0; round < ROUNDS; round++) {
-    // The server and its database's connections die in turn, each time at another moment.
+  for (let round = 0; round < rounds; round++) {
     const imported = post('/import', { after: 0, entries: [importOf(round)] });
     const kept = post('/snapshots', { name: `Round ${round}`, note: null, author: WREN });
     await sleep((round * 7) % 120);
-    if (round % 2 === 0) await app.kill();
-    else {
-      await app.query(
-        'SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = current_database() AND pid <> pg_backend_pid()',
-      );
-    }
+    const hurting = await hurt(round);
     const [saved, named] = (await Promise.all([imported, kept])) as [
       { outcomes: { kind: string }[] } | null,
       { id: string } | null,
     ];
-    if (round % 2 === 0) await app.restart();
-    await expect.poll(async () => (await fetch(of(''))).status, { timeout: 30_000 }).toBe(200);
+    await hurting.heal();
+    await isBack();
 
     const count = await macrosOf(round);
     expect([0, MACROS]).toContain(count);
@@ -87,17 +90,62 @@ test('killed in the middle of an import, of going back or of a snapshot: all of 
     // What is listed can be read, whole.
     if (snapshot) expect([0, MACROS]).toContain(await macrosOf(round, `/states/${snapshot.revision}`));
 
-    // Back to how it began, killed as well: where it was answered it is so.
+    // Back to how it began, hurt as well: where it was answered it is so.
     const back = post('/back', { revision: 0, id: randomUUID(), author: WREN });
     await sleep((round * 11) % 90);
-    if (round % 2 === 1) await app.kill();
+    const hurtingBack = await hurtBack(round);
     const went = await back;
-    if (round % 2 === 1) await app.restart();
-    await expect.poll(async () => (await fetch(of(''))).status, { timeout: 30_000 }).toBe(200);
+    await hurtingBack.heal();
+    await isBack();
     const left = await macrosOf(round);
     expect([0, count]).toContain(left);
     if (went) expect(left).toBe(0);
   }
   // Some came through, else nothing was shown.
   expect(whole).toBeGreaterThan(0);
+}
+
+const nothing = async () => ({ heal: async () => undefined });
+
+test('the server, or what it has of the database, killed in the middle of an import, of going back or of a snapshot: all of it or nothing, and nothing acknowledged is lost', async ({
+  app,
+}) => {
+  test.setTimeout(900_000);
+  const killServer = async () => {
+    await app.kill();
+    return { heal: () => app.restart() };
+  };
+  const endConnections = async () => {
+    await app.query(
+      'SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = current_database() AND pid <> pg_backend_pid()',
+    );
+    return nothing();
+  };
+  // In turn, each time at another moment.
+  await goThrough(
+    app,
+    ROUNDS,
+    (round) => (round % 2 === 0 ? killServer() : endConnections()),
+    (round) => (round % 2 === 1 ? killServer() : nothing()),
+  );
+});
+
+test('the database itself killed meanwhile: the same', async () => {
+  test.setTimeout(900_000);
+  const cluster = await startCluster('killed');
+  const app = await startApp({}, cluster.urlOf('postgres'));
+  const { home, data } = clusterOf('killed');
+  const killDatabase = async () => {
+    const { output } = home.asOwner('cat', [path.join(data, 'postmaster.pid')]);
+    process.kill(Number(output.split('\n')[0]), 'SIGKILL');
+    return { heal: async () => void (await cluster.bringBack()) };
+  };
+  try {
+    await goThrough(app, DATABASE_ROUNDS, killDatabase, (round) =>
+      round % 2 === 1 ? killDatabase() : nothing(),
+    );
+  } finally {
+    await app.stop();
+    cluster.stop();
+  }
 });

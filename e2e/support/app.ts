@@ -23,9 +23,12 @@ export interface RunningApp {
  * Starts the real server on a new, empty database of the test server: the demo is loaded.
  *
  * @param more further settings, as the environment has them
+ * @param serverUrl another database server than that of the tests
  */
-export async function startApp(more: Record<string, string> = {}): Promise<RunningApp> {
-  const serverUrl = process.env.TEST_DATABASE_URL;
+export async function startApp(
+  more: Record<string, string> = {},
+  serverUrl = process.env.TEST_DATABASE_URL,
+): Promise<RunningApp> {
   if (!serverUrl) throw new Error('TEST_DATABASE_URL is missing: run these tests by `npm test -- e2e`.');
   const name = `nimble_lever_e2e_${randomBytes(6).toString('hex')}`;
   await ensureDatabase(serverUrl, name);
