@@ -5,7 +5,8 @@ import { openServer } from './database.mjs';
 import { ensureDatabase, sibling } from './databases.mjs';
 import { whoIsThere } from './instance.mjs';
 import { ensureLocal } from './places.mjs';
-import { ensurePostgres, newestPrograms } from './postgres.mjs';
+import { ensurePostgres } from './postgres.mjs';
+import { postgresTool } from './postgresTool.mjs';
 import { Stop, say } from './say.mjs';
 
 /** What the server shows of the last backup. */
@@ -43,7 +44,7 @@ export async function restore(file) {
     say(`Keeping what is there now in ${before}…`);
     await dump(url, before);
     say(`Restoring ${file}…`);
-    const done = await tool('pg_restore', url, [
+    const done = await postgresTool('pg_restore', url, [
       '--single-transaction',
       '--exit-on-error',
       '--clean',
@@ -75,7 +76,7 @@ async function withDatabase(work) {
 // Under another name until it is whole: what is cut off never looks like a backup.
 async function dump(url, file) {
   const part = `${file}.part`;
-  const done = await tool('pg_dump', url, [
+  const done = await postgresTool('pg_dump', url, [
     '--format=custom',
     '--no-owner',
     '--no-privileges',
@@ -100,34 +101,6 @@ async function note(url) {
   } finally {
     await client.end();
   }
-}
-
-// The password goes by the environment: arguments are seen by everybody on the computer.
-async function tool(program, address, args) {
-  const { spawn } = await import('node:child_process');
-  const url = new URL(address);
-  const env = {
-    ...process.env,
-    PGHOST: decodeURIComponent(url.hostname),
-    PGPORT: url.port || '5432',
-    PGUSER: decodeURIComponent(url.username),
-    PGPASSWORD: decodeURIComponent(url.password),
-  };
-  const child = spawn(path.join(newestPrograms(), program), [`--dbname=${url.pathname.slice(1)}`, ...args], {
-    env,
-    stdio: ['ignore', 'ignore', 'pipe'],
-  });
-  let said = '';
-  child.stderr.setEncoding('utf8').on('data', (text) => {
-    said += text;
-  });
-  return new Promise((resolve) => {
-    child.on('error', ({ message }) => resolve({ ok: false, why: `${program} cannot be run (${message}).` }));
-    child.on('close', (code) => {
-      const [line = ''] = said.split('\n').filter(Boolean);
-      resolve({ ok: code === 0, why: `${line.replace(/^pg_\w+: (error: )?/, '')}.` });
-    });
-  });
 }
 
 async function isBackup(file) {
