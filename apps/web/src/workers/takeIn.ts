@@ -28,9 +28,12 @@ import { readFileText } from './readFileText.ts';
 export interface ComingDevice {
   readonly id: string;
   readonly name: string;
-  readonly kind: string;
-  readonly controls: readonly Pick<Control, 'id' | 'name' | 'kind'>[];
+  readonly model: string | null;
+  readonly controls: readonly Pick<Control, 'id' | 'name' | 'kind' | 'shape' | 'cell'>[];
 }
+
+/** What is done with a file before anything is asked, one after the other. */
+export type ReadingStep = 'read' | 'check' | 'compare';
 
 /** What the worker is asked: to read a file, to work out what it brings, to make an edit of what was chosen. */
 export type TakeInAsked =
@@ -40,6 +43,8 @@ export type TakeInAsked =
 
 /** What it answers. */
 export type TakeInAnswer =
+  /** What it is at, while a file is read. */
+  | { readonly kind: 'step'; readonly step: ReadingStep }
   /** Why a file is not taken, a line each. */
   | { readonly kind: 'refused'; readonly why: readonly string[] }
   | {
@@ -86,9 +91,11 @@ addEventListener('message', ({ data }: MessageEvent<TakeInAsked>) => {
 async function readFile(file: File, layout: Layout, now: Setup): Promise<void> {
   const text = await readFileText(file);
   if (typeof text !== 'string') return refuse(text.why);
+  answer({ kind: 'step', step: 'check' });
   const document = readSetupDocument(text);
   if (!document.ok) return refuse(...document.problem.map(formatProblemWords));
   read = { file: document.value, layout };
+  answer({ kind: 'step', step: 'compare' });
   plan(now, proposeMapping(now, document.value.setup));
 }
 
@@ -102,12 +109,7 @@ function plan(now: Setup, mapping: Mapping): void {
     kind: 'planned',
     name: file.setup.name,
     part: file.part && partName(file.setup, file.part),
-    devices: file.setup.devices.map(({ id, name, kind, controls }) => ({
-      id,
-      name,
-      kind,
-      controls: controls.map((control) => ({ id: control.id, name: control.name, kind: control.kind })),
-    })),
+    devices: file.setup.devices.map(({ id, name, model, controls }) => ({ id, name, model, controls })),
     mapping,
     parts,
     same,

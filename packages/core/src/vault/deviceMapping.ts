@@ -1,5 +1,6 @@
-import { type Control, type Device, freeId, triggersOf } from '../devices/index.ts';
+import { type Device, freeId, triggersOf } from '../devices/index.ts';
 import { renamed, type Setup, type Slot, slotOf } from '../setup/index.ts';
+import { matchControls, type WithControls } from './matchControls.ts';
 
 /** What becomes of a device that comes: one of one's own takes its place, control by control, or (null) it is added. */
 export interface DeviceMapping {
@@ -32,22 +33,9 @@ export function proposeMapping(now: Setup, coming: Setup): Mapping {
   );
 }
 
-/** What of a device matters for what could take its place. */
-interface WithControls {
-  readonly controls: readonly Pick<Control, 'id' | 'kind'>[];
-}
-
-/** Proposes the controls: those of the same id and kind, else the first, second… of the same kind, as they lie. */
+/** What becomes of a device where one's own takes its place, or (null) none does. */
 export function mappingTo(device: WithControls, own: Device | null): DeviceMapping {
-  if (!own) return { to: null, controls: {} };
-  const place = ({ controls }: WithControls, control: WithControls['controls'][number]) =>
-    controls.filter(({ kind }) => kind === control.kind).findIndex(({ id }) => id === control.id);
-  const controls = device.controls.map((control) => {
-    const same = own.controls.find(({ id, kind }) => id === control.id && kind === control.kind);
-    const nth = own.controls.filter(({ kind }) => kind === control.kind)[place(device, control)];
-    return [control.id, (same ?? nth)?.id ?? null] as const;
-  });
-  return { to: own.id, controls: Object.fromEntries(controls) };
+  return own ? { to: own.id, controls: matchControls(device, own) } : { to: null, controls: {} };
 }
 
 /** A set-up with one's own devices in place of those that come, and what of it has no place on them. */

@@ -1,8 +1,6 @@
 import type { CarriedAs, Removal, SheetColumn } from '@nimble-lever/core/programs';
-
+import { counted } from '../../app/counted.ts';
 import type { Tab } from './useShown.ts';
-
-const count = (n: number, one: string, many: string) => `${n.toLocaleString('en')} ${n === 1 ? one : many}`;
 
 /** The words of Programs. */
 export const WORDS = {
@@ -10,7 +8,7 @@ export const WORDS = {
   programs: 'Programs',
   everywhere: 'Everywhere',
   underAll: 'under all programs',
-  commands: (n: number) => count(n, 'command', 'commands'),
+  commands: (n: number) => counted(n, 'command', 'commands'),
   inReach: (n: number, all: number) => `${n} of ${all} on a control`,
   inFront: 'in front',
   open: 'open',
@@ -25,12 +23,12 @@ export const WORDS = {
   bring: 'Bring to the front',
   removes: ({ commands, profiles, bindings, macros, menus, pages }: Removal) => {
     const parts = [
-      count(commands, 'command', 'commands'),
-      count(profiles, 'profile', 'profiles'),
-      count(bindings, 'assignment', 'assignments'),
-      ...(macros.length > 0 ? [count(macros.length, 'macro', 'macros')] : []),
-      ...(menus.length > 0 ? [count(menus.length, 'radial menu', 'radial menus')] : []),
-      ...(pages.length > 0 ? [count(pages.length, 'page', 'pages')] : []),
+      counted(commands, 'command', 'commands'),
+      counted(profiles, 'profile', 'profiles'),
+      counted(bindings, 'assignment', 'assignments'),
+      ...(macros.length > 0 ? [counted(macros.length, 'macro', 'macros')] : []),
+      ...(menus.length > 0 ? [counted(menus.length, 'radial menu', 'radial menus')] : []),
+      ...(pages.length > 0 ? [counted(pages.length, 'page', 'pages')] : []),
     ];
     return `Remove with ${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;
   },
@@ -62,7 +60,7 @@ export const WORDS = {
   done: 'Done',
   addIt: 'Add',
   wrongFile: (name: string, why: string) => `${name} was not taken. ${why} Nothing was changed.`,
-  addedFrom: (name: string, n: number) => `${name} is there with ${count(n, 'command', 'commands')}.`,
+  addedFrom: (name: string, n: number) => `${name} is there with ${counted(n, 'command', 'commands')}.`,
   // What is shown of one.
   parts: 'Parts of the program',
   tabs: {
@@ -122,22 +120,22 @@ export const WORDS = {
     'Enter edits, in Keys it records · F2 types · Space ticks · Ctrl+D fills down · Alt+↑↓ moves the line · Ctrl+Delete removes it',
   pasted: (taken: number, added: number) =>
     [
-      `${count(taken, 'cell', 'cells')} pasted`,
-      ...(added > 0 ? [`${count(added, 'command', 'commands')} added`] : []),
+      `${counted(taken, 'cell', 'cells')} pasted`,
+      ...(added > 0 ? [`${counted(added, 'command', 'commands')} added`] : []),
     ].join(', '),
   left: (n: number, row: number, column: number, why: string) =>
-    `${count(n, 'cell', 'cells')} left as ${n === 1 ? 'it was' : 'they were'}: line ${row}, column ${column}: ${why}`,
+    `${counted(n, 'cell', 'cells')} left as ${n === 1 ? 'it was' : 'they were'}: line ${row}, column ${column}: ${why}`,
   nothingPasted: 'There was nothing to paste.',
-  filled: (n: number) => `${count(n, 'line', 'lines')} filled.`,
+  filled: (n: number) => `${counted(n, 'line', 'lines')} filled.`,
   removedCommands: (n: number, bound: number) =>
-    `${count(n, 'command', 'commands')} removed${bound > 0 ? `, and ${count(bound, 'assignment', 'assignments')} with ${n === 1 ? 'it' : 'them'}` : ''}. Undo brings all back.`,
+    `${counted(n, 'command', 'commands')} removed${bound > 0 ? `, and ${counted(bound, 'assignment', 'assignments')} with ${n === 1 ? 'it' : 'them'}` : ''}. Undo brings all back.`,
   added: (name: string) => `${name} added.`,
   needed: 'Name, keys and family stay. Ctrl+Delete removes the line.',
   needsOrder: 'Lines are moved where all are shown in their own order.',
-  copiedCells: (n: number) => `${count(n, 'cell', 'cells')} copied.`,
+  copiedCells: (n: number) => `${counted(n, 'cell', 'cells')} copied.`,
   // Below the sheet.
   details: 'About the command',
-  several: (n: number) => `${count(n, 'command', 'commands')} selected`,
+  several: (n: number) => `${counted(n, 'command', 'commands')} selected`,
   fillDown: 'Fill down',
   riskyMeans:
     'It cannot be taken back: a control that is hit easily asks for a longer press when it is placed.',
@@ -177,7 +175,7 @@ export const WORDS = {
   pasteHint:
     'Paste a help page’s table, a spreadsheet, Markdown, HTML or a list of “name – keys”. Nothing is written until you agree.',
   chooseFile: 'Choose a file…',
-  readAs: (form: string, lines: number) => `Read as ${form}, ${count(lines, 'line', 'lines')}.`,
+  readAs: (form: string, lines: number) => `Read as ${form}, ${counted(lines, 'line', 'lines')}.`,
   reading: (done: number, all: number) =>
     all > 0 ? `Reading: ${done.toLocaleString('en')} of ${all.toLocaleString('en')} lines…` : 'Reading…',
   stop: 'Stop',
@@ -213,7 +211,7 @@ export const WORDS = {
     [add > 0 ? `Add ${add}` : '', change > 0 ? `change ${change}` : ''].filter(Boolean).join(', ') ||
     'Nothing to add',
   imported: (add: number, change: number) =>
-    `${count(add, 'command', 'commands')} added${change > 0 ? `, ${change} changed` : ''}. Undo takes all of it back.`,
+    `${counted(add, 'command', 'commands')} added${change > 0 ? `, ${change} changed` : ''}. Undo takes all of it back.`,
   fileTooLarge: (name: string, most: number) =>
     `${name} is larger than ${Math.round(most / 1_000_000)} MB. Nothing was changed.`,
   fileUnread: (name: string) => `${name} could not be read as text.`,
@@ -259,7 +257,7 @@ export const WORDS = {
       .join(', ') || 'Nothing is set in it.',
   copyIt: (n: number) => (n === 0 ? 'Nothing to copy' : `Copy ${n}`),
   copiedInto: (n: number, name: string) =>
-    `${count(n, 'control', 'controls')} of ${name} set. Undo takes it back.`,
+    `${counted(n, 'control', 'controls')} of ${name} set. Undo takes it back.`,
   off: 'Off',
   native: 'what it does by itself',
   unset: 'nothing set',
@@ -272,7 +270,7 @@ export const WORDS = {
   setupBeside: (file: string) => `${file} stands beside. Nothing of it is taken until you take it.`,
   by: 'By',
   byWays: { control: 'control', intent: 'intent' },
-  differences: (n: number) => count(n, 'difference', 'differences'),
+  differences: (n: number) => counted(n, 'difference', 'differences'),
   noDifference: 'They do the same on every control.',
   cellOf: (place: string, profile: string, does: string) => `${place} in ${profile}: ${does}`,
   takeFrom: (profile: string, does: string) => `Do as in ${profile}: ${does}`,
@@ -286,7 +284,7 @@ export const WORDS = {
   searchIntents: 'Search intents',
   noIntentCalled: 'No intent is called that.',
   intentName: (name: string) => `Name of the intent ${name}`,
-  askedBy: (n: number) => `${count(n, 'control asks', 'controls ask')} for it`,
+  askedBy: (n: number) => `${counted(n, 'control asks', 'controls ask')} for it`,
   merge: 'Merge into…',
   mergeOf: (name: string) => `Merge ${name} into another`,
   merged: (from: string, to: string) => `${from} is part of ${to} now. Undo parts them again.`,
@@ -302,11 +300,11 @@ export const WORDS = {
   forDevice: 'Device',
   forControl: 'Control',
   noSuchDevice: 'The rig has no device of this kind.',
-  wouldSet: (n: number, name: string) => `Would set ${count(n, 'control', 'controls')} in ${name}:`,
+  wouldSet: (n: number, name: string) => `Would set ${counted(n, 'control', 'controls')} in ${name}:`,
   wouldSetNothing: 'This program has no command for any of it. Give its commands intents first.',
   now: 'now',
   setIt: (n: number) => (n === 0 ? 'Nothing to set' : `Set ${n}`),
-  wasSet: (n: number) => `${count(n, 'control', 'controls')} set. Undo takes it back.`,
+  wasSet: (n: number) => `${counted(n, 'control', 'controls')} set. Undo takes it back.`,
   kinds: {
     mouse: 'Mouse',
     dial: 'Dial',

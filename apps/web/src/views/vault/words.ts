@@ -1,3 +1,5 @@
+import { counted } from '../../app/counted.ts';
+
 /** The words of the Vault. */
 export const WORDS = {
   parts: 'Parts of the Vault',
@@ -49,7 +51,7 @@ export const WORDS = {
   swap: 'Swap the two',
   searchDifferences: 'Search differences',
   differences: 'Differences',
-  differ: (count: number) => (count === 1 ? '1 difference' : `${count} differences`),
+  differ: (count: number) => counted(count, 'difference', 'differences'),
   noDifference: 'The two are the same. Choose another moment on the right, or in History or Snapshots.',
   noneFits: 'No difference fits.',
   allOf: (section: string) => `All of ${section}`,
@@ -60,13 +62,17 @@ export const WORDS = {
   chooseThen: 'Compare with a moment of the past on the right to take something over from it.',
   onlyLooking: 'This is the set-up as it was: nothing can be taken over here. Go back to now first.',
   takeThese: (count: number) =>
-    count === 0 ? 'Take over' : count === 1 ? 'Take over this one' : `Take over these ${count}`,
+    count === 0
+      ? 'Take over'
+      : count === 1
+        ? 'Take over this one'
+        : `Take over these ${count.toLocaleString('en')}`,
   chooseNone: 'Choose none',
   notTaken: (why: string) => `${why} Nothing was changed.`,
   sameAlready: 'These are like this now already.',
   tooMuchAtOnce: 'These are more changes than can be made at once. Nothing was changed; take over less.',
   took: (count: number, along: number) =>
-    `Taken over: ${count === 1 ? '1 part' : `${count} parts`}${along === 0 ? '' : `, and ${along} that ${count === 1 ? 'it needs' : 'they need'}`}. Undo takes it back.`,
+    `Taken over: ${counted(count, 'part', 'parts')}${along === 0 ? '' : `, and ${along} that ${count === 1 ? 'it needs' : 'they need'}`}. Undo takes it back.`,
   // Set-ups.
   newSetUp: 'New set-up…',
   newSetUpName: 'New set-up',
@@ -84,7 +90,7 @@ export const WORDS = {
   demoAgain: 'Start from the demo again',
   demoName: 'Saltmarsh Paper Theatre',
   editsOf: (count: number, id: string) =>
-    `${count === 0 ? 'no edits yet' : count === 1 ? '1 edit' : `${count} edits`} · /set-up/${id}`,
+    `${count === 0 ? 'no edits yet' : counted(count, 'edit', 'edits')} · /set-up/${id}`,
   isOpen: 'open here',
   open: 'Open',
   openOf: (name: string) => `Open ${name}`,
@@ -125,16 +131,23 @@ export const WORDS = {
     'A file of a whole set-up or of a part of it. It is looked at first: nothing changes before you say so, and then it can be undone.',
   dropHere: 'Let a file go here, or anywhere else on the page',
   chooseFile: 'Choose a file…',
-  doing: { reading: 'The file is being read…', taking: 'It is being taken in…' },
+  doing: {
+    read: 'The file is being read, step 1 of 3…',
+    check: 'It is being checked, step 2 of 3…',
+    compare: 'It is being compared with what is here, step 3 of 3…',
+    take: 'It is being taken in…',
+  },
   notTakenIn: (file: string) => `${file} is not taken in. Nothing was changed.`,
   notRead2: 'It could not be read: this took more memory than the browser gives.',
   nothingTaken: 'Nothing of it is otherwise than here.',
   takenIn: (count: number, along: number) =>
-    `Taken in: ${count === 1 ? '1 part' : `${count} parts`}${along === 0 ? '' : `, and ${along} that they need`}. Undo takes it back; a snapshot of before is kept.`,
+    `Taken in: ${counted(count, 'part', 'parts')}${along === 0 ? '' : `, and ${along} that they need`}. Undo takes it back; a snapshot of before is kept.`,
   comes: 'What comes',
   searchComing: 'Search what comes',
   brings: (fresh: number, otherwise: number, same: number) =>
-    `${fresh} new · ${otherwise} otherwise · ${same} the same`,
+    [[fresh, 'new'] as const, [otherwise, 'otherwise'] as const, [same, 'the same'] as const]
+      .map(([n, what]) => `${n.toLocaleString('en')} ${what}`)
+      .join(' · '),
   bringsNothing: 'Everything in it is here already, just as it comes.',
   comingChange: { new: 'new', otherwise: 'otherwise here' },
   choices: { take: 'Take it', mine: 'Keep mine', both: 'Both' },
@@ -144,22 +157,18 @@ export const WORDS = {
   comingDevices: 'On which devices',
   onWhich: (name: string) => `In the place of ${name}`,
   addIt: 'add it as it is',
+  sameDevices: (n: number) => `${n} devices are the same here`,
   controls: 'Control by control',
   controlsOf: (name: string) => `${name}, control by control`,
   noControl: 'none',
-  noPlace: (count: number) =>
-    count === 1 ? '1 thing has no place on these devices' : `${count} things have no place on these devices`,
-  notTyped: (count: number) =>
-    count === 1
-      ? '1 shortcut cannot be typed on this keyboard:'
-      : `${count} shortcuts cannot be typed on this keyboard:`,
+  noPlace: (count: number) => `${counted(count, 'thing has', 'things have')} no place on these devices`,
+  notTyped: (count: number) => `${counted(count, 'shortcut', 'shortcuts')} cannot be typed on this keyboard:`,
   allAsItComes: 'Choose all of it',
   onlyNew: 'Choose only what is new',
   replaces: (count: number) =>
-    count === 1 ? '1 part of yours becomes as it comes.' : `${count} parts of yours become as they come.`,
+    counted(count, 'part of yours becomes as it comes.', 'parts of yours become as they come.'),
   replacesNothing: 'Nothing of yours is changed by what is chosen.',
-  takeInThese: (count: number) =>
-    count === 0 ? 'Take in' : count === 1 ? 'Take in 1 part' : `Take in ${count} parts`,
+  takeInThese: (count: number) => (count === 0 ? 'Take in' : `Take in ${counted(count, 'part', 'parts')}`),
   takeInUndo: 'It is one edit, which can be undone, behind a snapshot of how it was.',
   // History.
   history: 'History',
@@ -183,7 +192,7 @@ export const WORDS = {
   searchedAll: 'All edits were looked through.',
   notRead: (why: string) => `The history could not be read. ${why}`,
   tryAgain: 'Try again',
-  count: (edits: number) => (edits === 1 ? '1 edit' : `${edits} edits`),
+  count: (edits: number) => counted(edits, 'edit', 'edits'),
   keys: 'Up and Down go through the edits, Home to the newest, End to the oldest that was read',
   chosen: 'This edit',
   noneChosen: 'Choose an edit to see what it was, and to go back to the time before or after it.',
@@ -194,9 +203,9 @@ export const WORDS = {
   goes: (edits: number) =>
     edits === 0
       ? 'Nothing was changed after it.'
-      : `${edits === 1 ? 'The 1 edit' : `All ${edits} edits`} after it, whoever made them, would be taken back: as one edit, which can itself be undone.`,
+      : `${edits === 1 ? 'The 1 edit' : `All ${counted(edits, 'edit', 'edits')}`} after it, whoever made them, would be taken back: as one edit, which can itself be undone.`,
   changed: 'What it changed',
-  moreParts: (count: number) => `and ${count} more`,
+  moreParts: (count: number) => `and ${count.toLocaleString('en')} more`,
   went: (to: 'after' | 'before', what: string, when: string) =>
     `The set-up is as it was right ${to} “${what}” of ${when}. Undo brings the rest back.`,
   same: 'It is like this now.',

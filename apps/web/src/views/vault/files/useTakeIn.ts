@@ -4,7 +4,7 @@ import { selectLayout } from '../../../app/keyboard/keyboardSlice.ts';
 import { selectSetup } from '../../../app/setup/selectors.ts';
 import { sendImport } from '../../../app/setup/sendImport.ts';
 import { useAppSelector } from '../../../app/store.ts';
-import type { TakeInAnswer, TakeInAsked } from '../../../workers/takeIn.ts';
+import type { ReadingStep, TakeInAnswer, TakeInAsked } from '../../../workers/takeIn.ts';
 import { WORDS } from '../words.ts';
 
 /** A file that was read, and what it would bring. */
@@ -13,7 +13,7 @@ export type Planned = Extract<TakeInAnswer, { kind: 'planned' }>;
 /** How far taking a file in is. */
 export type Stage =
   | { readonly kind: 'nothing' }
-  | { readonly kind: 'busy'; readonly doing: 'reading' | 'taking' }
+  | { readonly kind: 'busy'; readonly doing: ReadingStep | 'take' }
   | { readonly kind: 'refused'; readonly file: string; readonly why: readonly string[] }
   | { readonly kind: 'planned'; readonly file: string; readonly plan: Planned }
   | { readonly kind: 'done'; readonly words: string };
@@ -59,6 +59,8 @@ export function useTakeIn() {
   const count = useRef(0);
   const heard = (answer: TakeInAnswer) => {
     switch (answer.kind) {
+      case 'step':
+        return setStage({ kind: 'busy', doing: answer.step });
       case 'refused':
         return setStage({ kind: 'refused', file: file.current, why: answer.why });
       case 'planned':
@@ -71,7 +73,7 @@ export function useTakeIn() {
   const read = (given: File) => {
     end();
     file.current = given.name;
-    setStage({ kind: 'busy', doing: 'reading' });
+    setStage({ kind: 'busy', doing: 'read' });
     const own = new Worker(new URL('../../../workers/takeIn.ts', import.meta.url), { type: 'module' });
     own.onmessage = ({ data }: MessageEvent<TakeInAnswer>) => worker.current === own && heard(data);
     own.onerror = () =>
@@ -86,7 +88,7 @@ export function useTakeIn() {
     map: (mapping: Mapping) => ask({ kind: 'plan', now, mapping }),
     take: (choices: ReadonlyMap<string, Choice>) => {
       count.current = [...choices.values()].filter((choice) => choice !== 'mine').length;
-      setStage({ kind: 'busy', doing: 'taking' });
+      setStage({ kind: 'busy', doing: 'take' });
       ask({ kind: 'take', now, choices });
     },
     stop: () => {
