@@ -114,3 +114,33 @@ test('two pages show two set-ups at once; one that is not there says so, and lea
   await page.getByRole('button', { name: 'Open the first set-up' }).click();
   await expect(page.getByRole('heading', { name: 'Saltmarsh Paper Theatre' })).toBeVisible();
 });
+
+test('edits that could not be sent before another set-up was opened wait, are told of, and are saved once it is opened', async ({
+  app,
+  page,
+}) => {
+  await fetch(`${app.address}/api/set-ups`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ name: 'Loft', begin: { from: 'empty' } }),
+  });
+  await open(page, app.address, 'set-up/saltmarsh/board');
+  await page.route('**/api/set-ups/saltmarsh/edits', (route) => route.abort());
+  await cell(page, 'Key 10', 'Larkframe').click();
+  await page.getByRole('textbox', { name: 'Shortcut' }).fill('Ctrl+F7');
+  await page.keyboard.press('Enter');
+  await expect(cell(page, 'Key 10', 'Larkframe')).toContainText('Ctrl+F7');
+  await page.goto(`${app.address}/set-up/loft/vault?tab=set-ups`);
+
+  await expect(page.getByText('Edits of it wait in this browser. Open it, and they are saved.')).toHaveCount(
+    1,
+  );
+  await expectAccessibleInBoth(page);
+  await page.unroute('**/api/set-ups/saltmarsh/edits');
+  await page.getByRole('button', { name: 'Open Saltmarsh Paper Theatre' }).click();
+  await expect(cell(page, 'Key 10', 'Larkframe')).toContainText('Ctrl+F7');
+  await saved(page);
+  await open(page, app.address, 'set-up/loft/vault?tab=set-ups');
+  await expect(page.getByText('Saltmarsh Paper Theatre')).toBeVisible();
+  await expect(page.getByText('Edits of it wait')).toHaveCount(0);
+});

@@ -6,7 +6,7 @@ import { bare } from './setupState.ts';
  * Edits that are not saved yet are kept by the browser too, one key an entry, so that closing the page loses
  * nothing.
  */
-const PREFIX = 'nimble-lever:waiting:';
+export const PREFIX = 'nimble-lever:waiting:';
 
 /**
  * What a page keeps, in the order it was made. Version 1 kept a bare list of entries with whole items; in version 2

@@ -91,6 +91,7 @@ export const WORDS = {
   demoName: 'Saltmarsh Paper Theatre',
   editsOf: (count: number, id: string) =>
     `${count === 0 ? 'no edits yet' : counted(count, 'edit', 'edits')} · /set-up/${id}`,
+  editsWait: 'Edits of it wait in this browser. Open it, and they are saved.',
   isOpen: 'open here',
   open: 'Open',
   openOf: (name: string) => `Open ${name}`,

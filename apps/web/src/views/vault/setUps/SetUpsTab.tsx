@@ -9,6 +9,7 @@ import { makeEdit } from '../../../app/setup/edits.ts';
 import { renameSetUp } from '../../../app/setup/renameSetUp.ts';
 import { openSetUp } from '../../../app/setup/setUps.ts';
 import { binSetUp, makeSetUp, readSetUps, unbinSetUp } from '../../../app/setup/vaultApi.ts';
+import { waitingSetUps } from '../../../app/setup/waitingSetUps.ts';
 import { useAppDispatch, useAppSelector } from '../../../app/store.ts';
 import { NameDialog } from '../NameDialog.tsx';
 import { useServerList } from '../useServerList.ts';
@@ -40,6 +41,7 @@ const Page = styled('div')(({ theme: { vars } }) => ({
   '& .name': { flex: 1, minWidth: 0 },
   '& .name b': { display: 'block', fontWeight: 650, overflowWrap: 'anywhere' },
   '& .name span': { fontSize: 12, color: vars?.palette.text.secondary },
+  '& .name .waits': { display: 'block', color: vars?.palette.tokens.brick },
   '& .open': {
     padding: '0 10px',
     borderRadius: 11,
@@ -66,6 +68,7 @@ export function SetUpsTab() {
   );
   const out = all.filter(({ binnedAt }) => binnedAt === null);
   const binned = all.filter(({ binnedAt }) => binnedAt !== null);
+  const waiting = waitingSetUps();
   const make = async (name: string, begin: Beginning) => {
     let made = '';
     const done = await run(async () => {
@@ -107,6 +110,7 @@ export function SetUpsTab() {
             <span className="name">
               <b>{each.name}</b>
               <span>{WORDS.editsOf(each.revision, each.id)}</span>
+              {each.id !== own && waiting.has(each.id) && <span className="waits">{WORDS.editsWait}</span>}
             </span>
             {each.id === own ? (
               <span className="open">{WORDS.isOpen}</span>
@@ -149,6 +153,7 @@ export function SetUpsTab() {
                 <span className="name">
                   <b>{each.name}</b>
                   <span>{WORDS.goesOn(dayWords(goesAt(each.binnedAt ?? '')))}</span>
+                  {waiting.has(each.id) && <span className="waits">{WORDS.editsWait}</span>}
                 </span>
                 <Button aria-label={WORDS.openOf(each.name)} onClick={() => openSetUp(each.id)}>
                   {WORDS.lookAtIt}
