@@ -1,6 +1,5 @@
 import { Agent, request } from 'node:http';
 import { connect } from 'node:net';
-import path from 'node:path';
 import {
   applyEdit,
   checkSetup,
@@ -12,17 +11,16 @@ import {
 import fc from 'fast-check';
 import { pino } from 'pino';
 import { z } from 'zod';
-import { readConfig } from './config.ts';
-import { DEMO_ID, type RunningServer, startServer } from './server.ts';
+import { DEMO_ID, type RunningServer } from './server.ts';
 import { newDatabase } from './testing/database.ts';
 import { type AnyRequest, anyBytes, anyRequest } from './testing/mutations.ts';
+import { startTestServer } from './testing/testServer.ts';
 
 /** The same requests each time, unless asked otherwise; a failure prints seed and path. */
 const SEED = Number(process.env.MUTATIONS_SEED ?? 20_261_125);
 const REQUESTS_A_RUN = 20;
 const RUNS = Number(process.env.MUTATIONS ?? 9_000) / REQUESTS_A_RUN;
 const CONNECTIONS = 2_000;
-const WORKER = path.join(__dirname, 'worker/start.mjs');
 
 let server: RunningServer;
 let drop: () => Promise<void>;
@@ -33,13 +31,7 @@ beforeAll(async () => {
   const database = await newDatabase();
   drop = database.drop;
   const log = pino({ level: 'error' }, { write: (line: string) => logged.push(line) });
-  const config = readConfig({
-    DATABASE_URL: database.url,
-    PORT: '0',
-    LOG_LEVEL: 'silent',
-    WEB_DIST: __dirname,
-  });
-  server = await startServer(config, '9.9.9', log, WORKER);
+  server = await startTestServer(database.url, { WEB_DIST: __dirname }, log);
   port = Number(new URL(server.address).port);
 });
 afterAll(async () => {

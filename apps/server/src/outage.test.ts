@@ -1,15 +1,12 @@
 import { randomUUID } from 'node:crypto';
-import path from 'node:path';
 import { problemSchema } from '@nimble-lever/core/setup';
 import pg from 'pg';
-import { pino } from 'pino';
 import { WebSocket } from 'ws';
-import { readConfig } from './config.ts';
-import { DEMO_ID, type RunningServer, startServer } from './server.ts';
+import { DEMO_ID, type RunningServer } from './server.ts';
 import { newDatabase } from './testing/database.ts';
 import { type TcpProxy, tcpProxy } from './testing/tcpProxy.ts';
+import { startTestServer } from './testing/testServer.ts';
 
-const WORKER = path.join(__dirname, 'worker/start.mjs');
 const LIMIT_MS = 800;
 let direct: string;
 let drop: () => Promise<void>;
@@ -22,13 +19,7 @@ beforeAll(async () => {
   direct = database.url;
   drop = database.drop;
   proxy = await tcpProxy(database.url);
-  const start = (url: string) =>
-    startServer(
-      readConfig({ DATABASE_URL: url, PORT: '0', LOG_LEVEL: 'silent', QUERY_LIMIT_MS: String(LIMIT_MS) }),
-      '9.9.9',
-      pino({ level: 'silent' }),
-      WORKER,
-    );
+  const start = (url: string) => startTestServer(url, { QUERY_LIMIT_MS: String(LIMIT_MS) });
   server = await start(proxy.url);
   other = await start(database.url);
 });

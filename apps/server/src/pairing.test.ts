@@ -1,14 +1,11 @@
 import { request } from 'node:http';
-import path from 'node:path';
 import { type PairingCode, pairedListSchema, pairingCodeSchema } from '@nimble-lever/core/desks';
 import { problemSchema } from '@nimble-lever/core/setup';
-import { pino } from 'pino';
 import { WebSocket } from 'ws';
-import { readConfig } from './config.ts';
-import { DEMO_ID, type RunningServer, startServer } from './server.ts';
+import { DEMO_ID, type RunningServer } from './server.ts';
 import { newDatabase } from './testing/database.ts';
+import { startTestServer } from './testing/testServer.ts';
 
-const WORKER = path.join(__dirname, 'worker/start.mjs');
 /** A name under which only others reach the server. */
 const ELSEWHERE = 'studio.test';
 let server: RunningServer;
@@ -18,15 +15,9 @@ let drop: () => Promise<void>;
 beforeAll(async () => {
   const database = await newDatabase();
   drop = database.drop;
-  const config = readConfig({
-    DATABASE_URL: database.url,
-    PORT: '0',
-    LOG_LEVEL: 'silent',
-    ALLOWED_HOSTS: ELSEWHERE,
-    WEB_DIST: __dirname,
-  });
-  server = await startServer(config, '9.9.9', pino({ level: 'silent' }), WORKER);
-  other = await startServer(config, '9.9.9', pino({ level: 'silent' }), WORKER);
+  const start = () => startTestServer(database.url, { ALLOWED_HOSTS: ELSEWHERE, WEB_DIST: __dirname });
+  server = await start();
+  other = await start();
 });
 afterAll(async () => {
   await server?.close();

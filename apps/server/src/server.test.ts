@@ -1,11 +1,9 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { request } from 'node:http';
 import { connect } from 'node:net';
-import path from 'node:path';
 import { MOST_PICTURE_BYTES, pictureOnFace, pictureSchema } from '@nimble-lever/core/devices';
 import { readSetupDocument } from '@nimble-lever/core/formats';
 import { historySchema, storedSchema, WIRE_VERSION } from '@nimble-lever/core/setup';
-import { pino } from 'pino';
 import sharp from 'sharp';
 import { WebSocket } from 'ws';
 import { z } from 'zod';
@@ -13,17 +11,16 @@ import { readConfig } from './config.ts';
 import { API_SCHEMAS } from './routes/apiSchemas.ts';
 import type { ApiSchema } from './routes/operation.ts';
 import { OPERATIONS } from './routes/operations.ts';
-import { DEMO_ID, type RunningServer, startServer } from './server.ts';
+import { DEMO_ID, type RunningServer } from './server.ts';
 import { newDatabase } from './testing/database.ts';
+import { startTestServer } from './testing/testServer.ts';
 
-const WORKER = path.join(__dirname, 'worker/start.mjs');
 let server: RunningServer;
 let drop: () => Promise<void>;
 beforeAll(async () => {
   const database = await newDatabase();
   drop = database.drop;
-  const config = readConfig({ DATABASE_URL: database.url, PORT: '0', LOG_LEVEL: 'silent' });
-  server = await startServer(config, '9.9.9', pino({ level: 'silent' }), WORKER);
+  server = await startTestServer(database.url);
 });
 afterAll(async () => {
   await server?.close();
@@ -457,8 +454,7 @@ test('answers carry the headers that keep pages safe', async () => {
 
 test('with ACCESS=key only who opened the address with the key gets in', async () => {
   const database = await newDatabase();
-  const config = readConfig({ DATABASE_URL: database.url, PORT: '0', LOG_LEVEL: 'silent', ACCESS: 'key' });
-  const locked = await startServer(config, '9.9.9', pino({ level: 'silent' }), WORKER);
+  const locked = await startTestServer(database.url, { ACCESS: 'key' });
   try {
     const list = `${locked.address}/api/set-ups`;
     expect((await fetch(list)).status).toBe(403);
@@ -490,19 +486,16 @@ test('with ACCESS=key only who opened the address with the key gets in', async (
 });
 
 test('a database that cannot be used is told in words', async () => {
-  const start = (url: string) =>
-    startServer(
-      readConfig({ DATABASE_URL: url, PORT: '0', LOG_LEVEL: 'silent' }),
-      '9.9.9',
-      pino({ level: 'silent' }),
-      WORKER,
-    );
   const address = new URL(process.env.TEST_DATABASE_URL ?? '');
   address.pathname = '/not_there';
-  await expect(start(address.href)).rejects.toThrow('There is no database of that name on the server.');
+  await expect(startTestServer(address.href)).rejects.toThrow(
+    'There is no database of that name on the server.',
+  );
   address.password = 'wrong';
-  await expect(start(address.href)).rejects.toThrow('refused the name or password');
-  await expect(start('postgres://x:y@127.0.0.1:1/z')).rejects.toThrow('does not answer at its address');
+  await expect(startTestServer(address.href)).rejects.toThrow('refused the name or password');
+  await expect(startTestServer('postgres://x:y@127.0.0.1:1/z')).rejects.toThrow(
+    'does not answer at its address',
+  );
 });
 
 test('a wrong environment is named', () => {

@@ -1,5 +1,4 @@
 import { randomUUID } from 'node:crypto';
-import path from 'node:path';
 import {
   demoSetup,
   problemSchema,
@@ -8,20 +7,17 @@ import {
   storedSchema,
 } from '@nimble-lever/core/setup';
 import { snapshotHeadSchema } from '@nimble-lever/core/vault';
-import { pino } from 'pino';
 import { z } from 'zod';
-import { readConfig } from './config.ts';
-import { DEMO_ID, type RunningServer, startServer } from './server.ts';
+import { DEMO_ID, type RunningServer } from './server.ts';
 import { newDatabase } from './testing/database.ts';
+import { startTestServer } from './testing/testServer.ts';
 
-const WORKER = path.join(__dirname, 'worker/start.mjs');
 let server: RunningServer;
 let drop: () => Promise<void>;
 beforeAll(async () => {
   const database = await newDatabase();
   drop = database.drop;
-  const config = readConfig({ DATABASE_URL: database.url, PORT: '0', LOG_LEVEL: 'silent' });
-  server = await startServer(config, '9.9.9', pino({ level: 'silent' }), WORKER);
+  server = await startTestServer(database.url);
 });
 afterAll(async () => {
   await server?.close();
