@@ -97,7 +97,7 @@ export const ROOMS = [
   ],
   [
     server('testing')[0],
-    [...ALL_OF_CORE, ...server('database', 'store'), 'scripts/lib'],
+    [...ALL_OF_CORE, ...server('config.ts', 'database', 'server.ts', 'store'), 'scripts/lib'],
     ['fast-check', 'pg', 'pino', 'typeorm', 'node:'],
   ],
   [
