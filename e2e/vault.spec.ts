@@ -31,7 +31,7 @@ test('every edit stands in the history, of whomever; one goes back to before one
   await open(other, app.address, 'board');
   await sets(other, 'Key 12', 'Ctrl+F9');
   await expect(edits(page)).toHaveCount(3);
-  await expect(edits(page).first()).toContainText('Set Twelve pad, key 12 in Larkframe');
+  await expect(edits(page).first()).toContainText('Set Twelve pad, key 12 in Larkframe to Ctrl+F9');
   await expect(page.getByText('The first edit.')).toBeVisible();
 
   // By keys alone: to the oldest, and back to right after it.

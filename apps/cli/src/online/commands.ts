@@ -13,6 +13,7 @@ import {
   differencesOf,
   differenceWords,
   editTo,
+  entryWords,
   planIncoming,
   proposeChoices,
   proposeMapping,
@@ -20,7 +21,7 @@ import {
   unitsOf,
   wentBackSchema,
 } from '@nimble-lever/core/vault';
-import { capital, editWords, refusalWords, stepName } from '@nimble-lever/core/words';
+import { capital, refusalWords } from '@nimble-lever/core/words';
 import { Refused, readSetupFile } from '../files.ts';
 import { terminalAuthor } from './author.ts';
 import { revisionOf, setupNamed, snapshotsOf } from './moments.ts';
@@ -170,19 +171,11 @@ export async function tellHistory(
     at: entry.at,
     by: entry.author.name,
     role: entry.role,
-    words: entry.edit
-      ? capital(editWords(setup, entry.edit, { step: stepName }))
-      : 'An edit that cannot be read',
+    words: capital(entryWords(setup, entry)),
   }));
   if (isJson) return asJson({ edits: told, snapshots: await snapshotsOf(server, id) });
-  return done(
-    told
-      .map((each) => `${each.revision}\t${each.at}\t${each.by}\t${ROLES[each.role]}${each.words}\n`)
-      .join(''),
-  );
+  return done(told.map((each) => `${each.revision}\t${each.at}\t${each.by}\t${each.words}\n`).join(''));
 }
-
-const ROLES = { do: '', undo: 'took back: ', redo: 'did again: ' } as const;
 
 /** Makes a set-up what it was after an edit, or at a snapshot. */
 export async function goBack(server: Server, named: string, to: string, isJson: boolean): Promise<Said> {

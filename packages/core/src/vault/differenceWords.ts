@@ -203,7 +203,11 @@ function controlLines(
 }
 
 /** What a binding does, in a few words. */
-export function doesWords(setup: Setup, profile: string, binding: Binding | undefined): string {
+export function doesWords(
+  setup: Setup,
+  profile: string,
+  binding: Pick<Binding, 'behaviour'> | undefined,
+): string {
   if (!binding) return 'nothing set';
   const { behaviour } = binding;
   const column = setup.profiles[profile];

@@ -4,6 +4,7 @@ export { type DeviceMapping, type Mapping, mappingTo, proposeMapping } from './d
 export { type Difference, differencesBetween, differencesOf } from './differences.ts';
 export { type Compared, type DifferenceWords, differenceWords } from './differenceWords.ts';
 export { type EditTo, editTo } from './editTo.ts';
+export { entryParts, entryWords } from './entryWords.ts';
 export {
   CHOICES,
   type Choice,

@@ -1,4 +1,5 @@
 import {
+  type Behaviour,
   type Edit,
   type ItemKind,
   isBlock,
@@ -18,6 +19,10 @@ export interface EditNames {
   readonly step?: (setup: Setup, step: MacroStep) => string;
   /** The name of what was taken away, by its address. */
   readonly gone?: (at: string) => string | null;
+  /** What a thing was called before it was renamed, by its address. */
+  readonly was?: (at: string) => string | null;
+  /** What is done where it is bound. */
+  readonly does?: (slot: Slot, behaviour: Behaviour) => string;
 }
 const ANY_STEP = `a ${ITEM_WORDS.step}`;
 
@@ -40,13 +45,15 @@ export function editWords(setup: Setup, edit: Edit, names: EditNames = {}): stri
 /** One edit in words, beginning with a verb: it stands after "Undo:". */
 function singleWords(setup: Setup, edit: SingleEdit, names: EditNames): string {
   const slot = slotAt(edit.at);
-  if (slot) return bindingWords(setup, edit, slot);
+  if (slot) return bindingWords(setup, edit, slot, names);
   const name = itemWords(setup, edit, names);
   switch (edit.kind) {
-    case 'set':
-      return typeof edit.fields.name === 'string' && Object.keys(edit.fields).length === 1
-        ? `rename to ${edit.fields.name}`
-        : `change ${name}`;
+    case 'set': {
+      const isRenamed = typeof edit.fields.name === 'string' && Object.keys(edit.fields).length === 1;
+      if (!isRenamed) return `change ${name}`;
+      const was = names.was?.(edit.at);
+      return was ? `rename ${was} to ${edit.fields.name}` : `rename to ${edit.fields.name}`;
+    }
     case 'add':
       return `add ${name}`;
     case 'remove':
@@ -57,13 +64,17 @@ function singleWords(setup: Setup, edit: SingleEdit, names: EditNames): string {
 }
 
 /** An edit of a binding: what of it, and where. */
-function bindingWords(setup: Setup, edit: SingleEdit, slot: Slot): string {
+function bindingWords(setup: Setup, edit: SingleEdit, slot: Slot, names: EditNames): string {
   const where = slotWords(setup, slot);
   // A binding is cleared, never removed: its control stays.
   if (edit.kind !== 'set') return `clear ${where}`;
   const fields = Object.keys(edit.fields);
   if (fields.every((path) => path.startsWith('face'))) return `face of ${where}`;
-  return fields.every((path) => path === 'note') ? `note on ${where}` : `set ${where}`;
+  if (fields.every((path) => path === 'note')) return `note on ${where}`;
+  const { behaviour } = edit.fields;
+  return names.does && behaviour
+    ? `set ${where} to ${names.does(slot, behaviour as Behaviour)}`
+    : `set ${where}`;
 }
 
 /** A cell in words. */

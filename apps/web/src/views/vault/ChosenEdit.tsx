@@ -1,11 +1,12 @@
 import Button from '@mui/material/Button';
-import { type LogEntry, partsOf, type Setup } from '@nimble-lever/core/setup';
-import { capital, editWords, stepName } from '@nimble-lever/core/words';
+import type { LogEntry, Setup } from '@nimble-lever/core/setup';
+import { entryParts } from '@nimble-lever/core/vault';
+import { capital } from '@nimble-lever/core/words';
 import { Eye, GitCompareArrows, History } from 'lucide-react';
 import { momentWords } from '../../app/moment.ts';
 import { addressIn } from '../../app/setup/shownSetUp.ts';
 import { useAppSelector } from '../../app/store.ts';
-import { entryWords } from './rows.ts';
+import { wordsOf } from './rows.ts';
 import { Side } from './Side.tsx';
 import { useShown } from './useShown.ts';
 import { WORDS } from './words.ts';
@@ -35,14 +36,11 @@ export function ChosenEdit({ setup, chosen, later, isBusy, onBack }: Props) {
     );
   }
   const entry = chosen;
-  const parts = entry.edit
-    ? partsOf(entry.edit).map((part) => capital(editWords(setup, part, { step: stepName })))
-    : [];
-  const told = [...new Set(parts)];
+  const told = entryParts(setup, entry).map(capital);
   return (
     <Side aria-label={WORDS.chosen}>
       <h2>{WORDS.chosen}</h2>
-      <p className="what">{capital(entryWords(setup, entry))}</p>
+      <p className="what">{capital(wordsOf(setup, entry))}</p>
       <p>
         {momentWords(entry.at)}
         <br />

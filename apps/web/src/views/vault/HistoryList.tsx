@@ -4,7 +4,7 @@ import { capital } from '@nimble-lever/core/words';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type KeyboardEvent, memo, type ReactNode, useEffect, useId, useMemo, useRef } from 'react';
 import { dayWords, timeWords } from '../../app/moment.ts';
-import { entryWords, type HistoryRow, spanWords } from './rows.ts';
+import { type HistoryRow, spanWords, wordsOf } from './rows.ts';
 import { WORDS } from './words.ts';
 
 /** Heights: pixels. */
@@ -121,7 +121,7 @@ export const HistoryList = memo(function HistoryList({
           }
           const { revision, at, author } = row.moment;
           const entry = entries.get(revision);
-          const words = entry ? capital(entryWords(setup, entry)) : WORDS.reading;
+          const words = entry ? capital(wordsOf(setup, entry)) : WORDS.reading;
           const iso = new Date(at).toISOString();
           return (
             <Row

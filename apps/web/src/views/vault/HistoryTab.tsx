@@ -10,7 +10,7 @@ import { ListSearch } from '../../pieces/ListSearch.tsx';
 import { ChosenEdit } from './ChosenEdit.tsx';
 import { Columns } from './Columns.tsx';
 import { HistoryList } from './HistoryList.tsx';
-import { entryWords, type Filter, needsEdits, rowsOf } from './rows.ts';
+import { type Filter, needsEdits, rowsOf, wordsOf } from './rows.ts';
 import { useGoBack } from './useGoBack.ts';
 import { useHistory } from './useHistory.ts';
 import { WORDS } from './words.ts';
@@ -58,7 +58,7 @@ export function HistoryTab() {
   const { isGoing, goBack } = useGoBack();
   const goBackFrom = async (entry: LogEntry, to: 'after' | 'before') => {
     setSaid('');
-    const went = WORDS.went(to, entryWords(setup, entry), momentWords(entry.at));
+    const went = WORDS.went(to, wordsOf(setup, entry), momentWords(entry.at));
     setSaid(await goBack(to === 'after' ? entry.revision : entry.revision - 1, went));
   };
   const isLooking = asks && moments !== null && digests.size < all.length;

@@ -1,15 +1,6 @@
-import {
-  type Edit,
-  type LogEntry,
-  type MacroStep,
-  parseAddress,
-  partsOf,
-  type Setup,
-} from '@nimble-lever/core/setup';
-import { aboutOf, type Moment, sittingsOf } from '@nimble-lever/core/vault';
-import { editWords, stepName } from '@nimble-lever/core/words';
+import type { LogEntry, Setup } from '@nimble-lever/core/setup';
+import { aboutOf, entryWords, type Moment, sittingsOf } from '@nimble-lever/core/vault';
 import { timeWords } from '../../app/moment.ts';
-import { WORDS } from './words.ts';
 
 /** A line of the history: the head of a sitting, or an edit. */
 export type HistoryRow =
@@ -43,44 +34,19 @@ export interface Filter {
 const found = new WeakMap<LogEntry, { readonly setup: Setup; readonly words: string }>();
 
 /** An edit in words; one that takes back or brings back another says so. */
-export function entryWords(setup: Setup, entry: LogEntry): string {
+export function wordsOf(setup: Setup, entry: LogEntry): string {
   const known = found.get(entry);
   if (known?.setup === setup) return known.words;
-  const words = wordsOf(setup, entry);
+  const words = entryWords(setup, entry);
   found.set(entry, { setup, words });
   return words;
-}
-
-function wordsOf(setup: Setup, { edit, inverse, role }: LogEntry): string {
-  if (!edit) return WORDS.unreadable;
-  const names = { step: stepName, gone: goneIn(setup, inverse ?? edit) };
-  switch (role) {
-    case 'do':
-      return editWords(setup, edit, names);
-    case 'undo':
-      // What was taken back is called as it was done.
-      return WORDS.undid(editWords(setup, inverse ?? edit, names));
-    case 'redo':
-      return WORDS.again(editWords(setup, edit, names));
-  }
-}
-
-/** What an edit took away stands by its name in what brings it back. */
-function goneIn(setup: Setup, inverse: Edit): (at: string) => string | null {
-  return (at) => {
-    const back = partsOf(inverse).find((part) => part.kind === 'add' && part.at === at);
-    if (back?.kind !== 'add') return null;
-    if (parseAddress(at)?.kind === 'step') return stepName(setup, back.item as MacroStep);
-    const { name } = back.item as { readonly name?: unknown };
-    return typeof name === 'string' ? name : null;
-  };
 }
 
 /** What is kept of an edit to look for it by. */
 export function digestOf(setup: Setup, entry: LogEntry): Digest {
   const about = entry.edit ? aboutOf(setup, entry.edit) : null;
   return {
-    words: `${entryWords(setup, entry)} ${entry.author.name}`.toLowerCase(),
+    words: `${wordsOf(setup, entry)} ${entry.author.name}`.toLowerCase(),
     about: about ? KINDS.flatMap((kind) => [...about[kind]].map((id) => `${kind}/${id}`)) : [],
   };
 }

@@ -178,9 +178,6 @@ export const WORDS = {
   anything: 'anything',
   by: 'By',
   anyone: 'anyone',
-  unreadable: 'an edit that cannot be read any more',
-  undid: (what: string) => `took back: ${what}`,
-  again: (what: string) => `did again: ${what}`,
   reading: 'Reading…',
   lookedThrough: (done: number, all: number) =>
     `Looked through ${done.toLocaleString('en')} of ${all.toLocaleString('en')} edits.`,
