@@ -66,7 +66,9 @@ test('a week of work is looked at as it was last Tuesday, and one control is tak
 
 test('what needs something that is gone brings it along', async ({ app, quietPage: page }) => {
   await edit(app.address, { kind: 'remove', at: 'devices/six-pad' });
-  await open(page, app.address, 'vault?tab=compare&to=0');
+  await open(page, app.address, 'vault?tab=compare');
+  await page.getByRole('combobox', { name: 'With' }).click();
+  await page.getByRole('option', { name: 'as it began' }).click();
   await page
     .getByRole('checkbox', { name: /^Six pad, Key 1 / })
     .first()

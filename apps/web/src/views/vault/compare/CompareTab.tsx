@@ -64,6 +64,7 @@ export function CompareTab() {
       [NOW, WORDS.now] as const,
       ...(known ? [] : [[String(own), WORDS.afterEdit(own)] as const]),
       ...named,
+      ...(named.some(([revision]) => revision === '0') ? [] : [['0', WORDS.afterEdit(0)] as const]),
     ];
     return [...new Map(all).entries()];
   };
