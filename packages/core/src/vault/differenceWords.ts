@@ -146,9 +146,14 @@ function editLines(
     const was = path
       .split('.')
       .reduce<unknown>((held, name) => (held as Readonly<Record<string, unknown>> | null)?.[name], before);
-    const [old, now] = [plainWords(was), plainWords(value)];
-    return old === null || now === null ? fieldName(path) : `${fieldName(path)}: ${old} → ${now}`;
+    return fieldWords(path, was, value);
   });
+}
+
+/** A field by name, with its values before and after where they are short: `Natural scroll: no → yes`. */
+export function fieldWords(path: string, before: unknown, after: unknown): string {
+  const [old, now] = [plainWords(before), plainWords(after)];
+  return old === null || now === null ? fieldName(path) : `${fieldName(path)}: ${old} → ${now}`;
 }
 
 /** A value that is told as it is; null for one that has parts, or is long. */
@@ -172,7 +177,7 @@ const FIELDS: Readonly<Record<string, string>> = {
 };
 
 /** `settings.naturalScroll` as `Natural scroll`. */
-function fieldName(path: string): string {
+export function fieldName(path: string): string {
   const last = path.split('.').at(-1) ?? path;
   if (Object.hasOwn(FIELDS, last)) return FIELDS[last] ?? last;
   return capital(last.replace(/([a-z0-9])([A-Z])/g, '$1 $2').toLowerCase());

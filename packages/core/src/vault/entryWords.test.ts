@@ -29,12 +29,15 @@ const rename = {
   fields: { name: 'Big dial' },
 } satisfies Edit;
 
+const hold: Edit = { kind: 'set', at: itemAt.device('bench-dial'), fields: { 'settings.holdMs': 400 } };
+
 test.each<[words: string, edit: Edit]>([
   ['rename Bench dial to Big dial', rename],
   ['set Twelve pad, key 5 in Larkframe to Ctrl+Alt+F7', sends('Ctrl+Alt+F7')],
   ['set Twelve pad, key 5 in Larkframe to Ctrl+Alt+F7, latch', sends('Ctrl+Alt+F7', 'latch')],
   ['set Twelve pad, key 5 in Larkframe to off', { kind: 'set', at, fields: { behaviour: OFF } }],
   ['note on Twelve pad, key 5 in Larkframe', { kind: 'set', at, fields: { note: 'why' } }],
+  ['change Bench dial (Time of a hold, ms: 250 → 400)', hold],
   [
     'remove the step “wait 500 ms” of Hold a frame',
     { kind: 'remove', at: 'macros/hold-a-frame/steps/step-2' },
@@ -52,7 +55,11 @@ test('what was taken back is called as it was done, what was done again as well'
 
 test('where nothing leads back any more, or nothing can be read, less is told', () => {
   const { entry } = made(rename);
-  expect(entryWords(setup, { ...entry, inverse: null })).toMatch(/^rename .*to Big dial$/);
+  expect(entryWords(setup, { ...entry, inverse: null })).toBe('rename to Big dial');
+  expect(entryWords(setup, { ...made(hold).entry, inverse: null })).toBe(
+    'change Bench dial (Time of a hold, ms)',
+  );
+  expect(entryWords(setup, { ...made(hold, 'undo').entry, inverse: null })).toMatch(/^took back: change/);
   expect(entryWords(setup, { ...entry, edit: null })).toBe('an edit that cannot be read any more');
   expect(entryParts(setup, { ...entry, edit: null })).toEqual([]);
 });

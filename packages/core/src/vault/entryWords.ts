@@ -7,7 +7,7 @@ import {
   type Setup,
 } from '../setup/index.ts';
 import { type EditNames, editWords, stepName } from '../words/index.ts';
-import { doesWords } from './differenceWords.ts';
+import { doesWords, fieldName, fieldWords } from './differenceWords.ts';
 
 type Told = Pick<LogEntry, 'edit' | 'inverse' | 'role'>;
 
@@ -34,34 +34,47 @@ export function entryParts(setup: Setup, entry: Told): readonly string[] {
   return [...new Set(partsOf(done.edit).map((part) => editWords(setup, part, names)))];
 }
 
-/** An edit that is told, with the one that leads the other way. */
+/** An edit that is told, with the one that leads the other way, where there is one. */
 interface Done {
   readonly edit: Edit;
-  readonly back: Edit;
+  readonly back: Edit | null;
 }
 
 /** What was taken back is called as it was done. */
 function doneIn({ edit, inverse, role }: Told): Done | null {
   if (!edit) return null;
-  const back = inverse ?? edit;
-  return role === 'undo' ? { edit: back, back: edit } : { edit, back };
+  return role === 'undo' && inverse ? { edit: inverse, back: edit } : { edit, back: inverse };
 }
 
 function namesFor(setup: Setup, { back }: Done): EditNames {
   return {
     step: stepName,
     gone: (at) => {
-      const added = partsOf(back).find((part) => part.kind === 'add' && part.at === at);
+      const added = back && partsOf(back).find((part) => part.kind === 'add' && part.at === at);
       if (added?.kind !== 'add') return null;
       if (parseAddress(at)?.kind === 'step') return stepName(setup, added.item as MacroStep);
       return text((added.item as { readonly name?: unknown }).name);
     },
-    was: (at) => {
-      const set = partsOf(back).find((part) => part.kind === 'set' && part.at === at);
-      return set?.kind === 'set' ? text(set.fields.name) : null;
+    was: (at) => text(fieldsBefore(back, at).name),
+    fields: ({ at, fields }) => {
+      const before = fieldsBefore(back, at);
+      const told = Object.entries(fields).map(([path, value]) =>
+        Object.hasOwn(before, path) ? fieldWords(path, before[path], value) : fieldName(path),
+      );
+      const more = told.length > FIELDS_TOLD ? [`${told.length - FIELDS_TOLD} more`] : [];
+      return [...told.slice(0, FIELDS_TOLD), ...more].join(', ');
     },
     does: ({ profile }, behaviour) => doesWords(setup, profile, { behaviour }),
   };
+}
+
+/** In a line there is room for so many. */
+const FIELDS_TOLD = 2;
+
+/** What an edit sets at an address, by path. */
+function fieldsBefore(edit: Edit | null, at: string): Readonly<Record<string, unknown>> {
+  const set = edit && partsOf(edit).find((part) => part.kind === 'set' && part.at === at);
+  return set?.kind === 'set' ? set.fields : {};
 }
 
 const text = (value: unknown): string | null => (typeof value === 'string' ? value : null);

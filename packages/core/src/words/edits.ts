@@ -23,6 +23,8 @@ export interface EditNames {
   readonly was?: (at: string) => string | null;
   /** What is done where it is bound. */
   readonly does?: (slot: Slot, behaviour: Behaviour) => string;
+  /** Which fields are set, and to what. */
+  readonly fields?: (edit: Extract<SingleEdit, { kind: 'set' }>) => string;
 }
 const ANY_STEP = `a ${ITEM_WORDS.step}`;
 
@@ -50,7 +52,7 @@ function singleWords(setup: Setup, edit: SingleEdit, names: EditNames): string {
   switch (edit.kind) {
     case 'set': {
       const isRenamed = typeof edit.fields.name === 'string' && Object.keys(edit.fields).length === 1;
-      if (!isRenamed) return `change ${name}`;
+      if (!isRenamed) return `change ${name}${names.fields ? ` (${names.fields(edit)})` : ''}`;
       const was = names.was?.(edit.at);
       return was ? `rename ${was} to ${edit.fields.name}` : `rename to ${edit.fields.name}`;
     }
