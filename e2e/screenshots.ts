@@ -208,7 +208,7 @@ async function aWeek(app: RunningApp): Promise<void> {
   for (const [i, shortcut] of SHORTCUTS.entries()) {
     await edit(app.address, sends('twelve-pad', `key-${7 + (i % 5)}`, shortcut), i % 2 === 0 ? WREN : OSKAR);
     const at = i % 3 === 0 ? 'devices/bench-dial' : 'devices/shuttle';
-    await edit(app.address, { kind: 'set', at, fields: { 'settings.holdMs': 240 + 10 * i } }, OSKAR);
+    await edit(app.address, { kind: 'set', at, fields: { 'settings.holdMs': 260 + 10 * i } }, OSKAR);
     await edit(app.address, sends('three-pedals', 'left', shortcut), WREN);
   }
   await edit(app.address, { kind: 'remove', at: 'macros/hold-a-frame/steps/step-2' }, OSKAR);
