@@ -5,6 +5,7 @@ import path from 'node:path';
 import { jsonSchemas, writeSetupDocument } from '@nimble-lever/core/formats';
 import { demoSetup, newMacro, numberSteps } from '@nimble-lever/core/setup';
 import { Refused } from './files.ts';
+import { serverAddress } from './online/server.ts';
 import { run } from './run.ts';
 
 const node = process.execPath;
@@ -247,4 +248,12 @@ test.each([
   const message = refused(...words);
   expect(message).toContain(said);
   expect(message).not.toContain('    at ');
+});
+
+test.each<[NodeJS.ProcessEnv, string]>([
+  [{}, 'http://127.0.0.1:4680'],
+  [{ PORT: '4700' }, 'http://127.0.0.1:4700'],
+  [{ PORT: '4700', LEVER_SERVER: 'https://studio.example:8443/' }, 'https://studio.example:8443'],
+])('with %j the running server is asked at %s', (environment, address) => {
+  expect(serverAddress(environment)).toBe(address);
 });

@@ -25,7 +25,7 @@ const USAGE = `Usage:
                                                          by which windows profiles are known; which one a window gets
   lever help                                             this
 
-With the server that is running (at LEVER_SERVER, else http://127.0.0.1:4680):
+With the server that is running (at LEVER_SERVER, else http://127.0.0.1 at PORT or 4680):
   lever set-ups [--json]                                 the set-ups there are
   lever export SET-UP [--part device|program|profile|macro/ID] [--as json|csv|markdown] [--to FILE]
                                                          a set-up or a part of it as a file, or its bindings as a table

@@ -104,7 +104,7 @@ export async function importFile(
   const told = { parts, same: incoming.same, lost: incoming.lost.length };
   const lines = [
     ...parts.map(({ part, change, becomes }) => `${becomes === 'take' ? '+' : ' '} ${part} (${change})`),
-    `${parts.length} parts come, ${incoming.same} are here already, ${incoming.lost.length} have no place here.`,
+    `Otherwise or new: ${parts.length}. Here already: ${incoming.same}. Without a place here: ${incoming.lost.length}.`,
   ];
   if (look) return isJson ? asJson({ ...told, taken: false }) : done(`${lines.join('\n')}\n`);
   const taken = takeIn(setup, incoming, choices);

@@ -19,9 +19,10 @@ const KEY_FILE = path.join(
 /** As `apps/server` reads it. */
 const KEY_COOKIE = 'nimble_lever_access';
 
-/** Where the running server is asked: `LEVER_SERVER`, or where it is by default. */
+/** Where the running server is asked: `LEVER_SERVER`, or where `npm start` puts it (`PORT`). */
 export function serverAddress(environment: NodeJS.ProcessEnv = process.env): string {
-  return (environment.LEVER_SERVER ?? 'http://127.0.0.1:4680').replace(/\/+$/, '');
+  const { LEVER_SERVER, PORT = '4680' } = environment;
+  return (LEVER_SERVER ?? `http://127.0.0.1:${PORT}`).replace(/\/+$/, '');
 }
 
 /** The running server. Throws `NotThere` where nothing answers, `Refused` with its words where it refuses. */
