@@ -91,7 +91,7 @@ if (server && !process.argv.includes('engine')) {
     console.log(
       `A file of 20,000 bindings (${(vault.bytes / 1e6).toFixed(1)} MB): out in ${ms(vault.export.ms)} ms, ` +
         `${vault.export.ratio.toFixed(1)} times JSON.stringify; in, compared and saved, in ${ms(vault.import.ms)} ms, ` +
-        `${vault.import.ratio.toFixed(1)} times JSON.parse and one statement with the same rows.`,
+        `${vault.import.ratio.toFixed(1)} times JSON.parse and one COPY of the same rows.`,
     );
     console.log(
       `A state among ${states.edits.toLocaleString('en')} edits: ${ms(states.median)} ms at the median, ${ms(states.most)} at ` +

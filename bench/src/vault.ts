@@ -1,4 +1,7 @@
 import { randomUUID } from 'node:crypto';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
 import { readSetupDocument, writeSetupDocument } from '@nimble-lever/core/formats';
 import { itemAt, type Setup } from '@nimble-lever/core/setup';
 import {
@@ -16,6 +19,7 @@ import { openDatabase } from '../../apps/server/src/database/dataSource.ts';
 import { poolOf } from '../../apps/server/src/store/database.ts';
 import { SetupStore } from '../../apps/server/src/store/setupStore.ts';
 import { dropDatabase, ensureDatabase, sibling } from '../../scripts/lib/databases.mjs';
+import { postgresTool } from '../../scripts/lib/postgresTool.mjs';
 import { largeSetup } from './largeSetup.ts';
 
 const ROUNDS = 5;
@@ -40,16 +44,17 @@ async function took<Value>(work: () => Value | Promise<Value>): Promise<[ms: num
   return [performance.now() - began, value];
 }
 
-/** Files of 20,000 bindings out and in, beside plain JSON and a plain copy of the rows; a state among 100,000. */
+/** Files of 20,000 bindings out and in, beside plain JSON and a plain COPY of the rows; a state among 100,000. */
 export async function measureVault(server: string) {
   const name = `nimble_lever_bench_${randomUUID().replaceAll('-', '')}`;
   await ensureDatabase(server, name);
-  const source = await openDatabase(sibling(server, name), 120_000);
+  const url = sibling(server, name);
+  const source = await openDatabase(url, 120_000);
   const pool = poolOf(source);
   const store = new SetupStore(pool, () => undefined, pino({ level: 'silent' }));
   try {
     const setup = soundSetup();
-    const files = await measureFiles(pool, store, setup);
+    const files = await measureFiles(url, pool, store, setup);
     const states = await measureStates(store);
     return { ...files, states };
   } finally {
@@ -58,7 +63,7 @@ export async function measureVault(server: string) {
   }
 }
 
-async function measureFiles(pool: Pool, store: SetupStore, setup: Setup) {
+async function measureFiles(url: string, pool: Pool, store: SetupStore, setup: Setup) {
   const exports: number[] = [];
   const plainExports: number[] = [];
   const imports: number[] = [];
@@ -75,7 +80,7 @@ async function measureFiles(pool: Pool, store: SetupStore, setup: Setup) {
     plainExports.push(plainOut);
     const id = (await store.create(emptySetup(`Round ${round}`))) ?? '';
     const [into] = await took(() => importInto(store, id, text));
-    const [plain] = await took(() => plainImport(pool, round, text));
+    const [plain] = await took(() => plainImport(url, pool, round, text));
     imports.push(into);
     plainImports.push(plain);
   }
@@ -104,19 +109,33 @@ async function importInto(store: SetupStore, id: string, text: string): Promise<
   if (outcome?.kind !== 'saved') throw new Error(JSON.stringify(outcome).slice(0, 200));
 }
 
-/** Only JSON.parse, and the rows of its bindings in one statement, into a table without anything to hold them to. */
-async function plainImport(pool: Pool, round: number, text: string): Promise<void> {
+/**
+ * Only JSON.parse, and the rows of its bindings by COPY, into a table without anything to hold them to. Starting `psql`
+ * is counted in.
+ */
+async function plainImport(url: string, pool: Pool, round: number, text: string): Promise<void> {
   const { setup } = JSON.parse(text) as { setup: Setup };
-  const rows = Object.values(setup.profiles).flatMap(({ id, bindings }) =>
-    Object.entries(bindings).map(([key, { behaviour }]) => ({ profile: id, key, behaviour })),
+  const lines = Object.values(setup.profiles).flatMap(({ id, bindings }) =>
+    Object.entries(bindings).map(([key, { behaviour }]) =>
+      [id, key, JSON.stringify(behaviour)].map(copyText).join('\t'),
+    ),
   );
   const table = `plain_${round}`;
   await pool.query(`CREATE TABLE ${table} (profile text, key text, behaviour jsonb)`);
-  await pool.query(
-    `INSERT INTO ${table} SELECT * FROM json_to_recordset($1::json) AS r(profile text, key text, behaviour jsonb)`,
-    [JSON.stringify(rows)],
-  );
+  const folder = mkdtempSync(path.join(tmpdir(), 'bench-'));
+  try {
+    const file = path.join(folder, 'rows.txt');
+    writeFileSync(file, `${lines.join('\n')}\n`);
+    const done = await postgresTool('psql', url, [`--command=\\copy ${table} FROM '${file}'`]);
+    if (!done.ok) throw new Error(done.why);
+  } finally {
+    rmSync(folder, { recursive: true });
+  }
 }
+
+/** As COPY reads it (PostgreSQL, COPY, “Text Format”). */
+const copyText = (value: string) =>
+  value.replaceAll('\\', '\\\\').replaceAll('\t', '\\t').replaceAll('\n', '\\n');
 
 /** States of a set-up at random among many edits, each as it was: the server's part of looking back. */
 async function measureStates(store: SetupStore) {
