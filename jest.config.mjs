@@ -17,8 +17,8 @@ export default {
   },
   // The tests have the machine to themselves; by itself Jest leaves one processor idle, half of a small machine.
   maxWorkers: '100%',
-  // Ends what hangs. How fast the machine is, and what else it does, decides nothing.
-  testTimeout: 600_000,
+  // For a slow machine; what takes longer by itself is a soak.
+  testTimeout: 60_000,
   coverageProvider: 'v8',
   coverageReporters: ['json-summary'],
   coverageDirectory: '.local/reports',

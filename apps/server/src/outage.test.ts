@@ -155,7 +155,7 @@ test('a press at one server reaches a desk at another; cut off, its remotes are 
   own.socket.close();
   await until(async () => tablet.kinds().at(-1) === 'gone');
   tablet.socket.close();
-});
+}, 60_000);
 
 test('a database that is frozen is said within the time limit, and goes on when it thaws', async () => {
   await proxy.set('frozen');

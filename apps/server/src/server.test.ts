@@ -382,7 +382,7 @@ test('a press of one page reaches the desk in another, which answers; a page tha
   await own.until(() => own.told.some(({ kind }) => kind === 'remote-left'));
   tablet.socket.terminate();
   own.socket.close();
-});
+}, 30_000);
 
 test.each([
   [{ host: 'evil.example' }, 403],

@@ -92,4 +92,4 @@ test('no file, however wrong, is met by an error: it is refused in words, or tak
   );
   // Neither all one nor all the other: both ways were gone.
   expect(Math.min(outcomes.refused, outcomes.taken)).toBeGreaterThan(FILES / 50);
-});
+}, 600_000);
