@@ -2,6 +2,7 @@
 // For work on the product: the server restarts and the page reloads by themselves when a file changes.
 import path from 'node:path';
 import { INSTANCE } from './lib/instance.mjs';
+import { alone } from './lib/lock.mjs';
 import { ensureNpmPackages } from './lib/packages.mjs';
 import { binOf, ROOT } from './lib/places.mjs';
 import { main, say } from './lib/say.mjs';
@@ -9,13 +10,16 @@ import { main, say } from './lib/say.mjs';
 await main(async () => {
   ensureNpmPackages();
   const { spawn } = await import('node:child_process');
-  const { openServer } = await import('./lib/database.mjs');
-  const { ensureDatabase, sibling } = await import('./lib/databases.mjs');
-  const database = await openServer('app');
-  if (!database.given) await ensureDatabase(database.url, 'nimble_lever');
+  const { openAppDatabase } = await import('./lib/appDatabase.mjs');
+  const database = await alone(openAppDatabase);
   const port = process.env.PORT ?? '4680';
-  const url = database.given ? database.url : sibling(database.url, 'nimble_lever');
-  const env = { ...process.env, DATABASE_URL: url, PORT: port, INSTANCE, API: `http://127.0.0.1:${port}` };
+  const env = {
+    ...process.env,
+    DATABASE_URL: database.url,
+    PORT: port,
+    INSTANCE,
+    API: `http://127.0.0.1:${port}`,
+  };
   const options = { stdio: 'inherit', env, detached: true };
   const web = path.join(ROOT, 'apps/web');
   const children = [

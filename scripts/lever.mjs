@@ -15,8 +15,8 @@ if (isBackup) await main(() => keep(command, path.resolve(from, file)));
 else await runCli();
 
 async function keep(what, where) {
-  const { backUp, restore } = await import('./lib/backup.mjs');
-  await (what === 'backup' ? backUp(where) : restore(where));
+  if (what === 'backup') await (await import('./lib/backup.mjs')).backUp(where);
+  else await (await import('./lib/restore.mjs')).restore(where);
 }
 
 // In this very process: whoever ends it ends all of it.

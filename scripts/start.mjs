@@ -70,10 +70,9 @@ async function stay({ ask, database, server }, port) {
 /** Installs, starts the database and builds. From here on a signal asks to stop in order. */
 async function setUp() {
   ensureNpmPackages();
-  const { openServer } = await import('./lib/database.mjs');
-  const { ensureDatabase, sibling } = await import('./lib/databases.mjs');
+  const { openAppDatabase } = await import('./lib/appDatabase.mjs');
   const { ensureBuilt } = await import('./lib/build.mjs');
-  const database = await openServer('app');
+  const database = await openAppDatabase();
   const ask = { asked: false, child: null };
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) {
     process.on(signal, () => {
@@ -82,14 +81,12 @@ async function setUp() {
     });
   }
   try {
-    if (!database.given) await ensureDatabase(database.url, 'nimble_lever');
     await ensureBuilt();
   } catch (error) {
     database.stop();
     throw error;
   }
-  const url = database.given ? database.url : sibling(database.url, 'nimble_lever');
-  return { ask, database, url };
+  return { ask, database, url: database.url };
 }
 
 /** Whether this clone's server is there already; one whose database has ended is mended. */

@@ -1,5 +1,5 @@
 // The start command itself, on data of its own.
-import { spawn } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { chmodSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -36,6 +36,16 @@ function start() {
   };
   return { child, ended, until };
 }
+/** The command line on the same data, with nothing said of the port. */
+function lever(...words) {
+  const env = { ...process.env, LOCAL_DIR: local, DATABASE_URL: '' };
+  const done = spawnSync(process.execPath, ['scripts/lever.mjs', ...words], {
+    cwd: ROOT,
+    env,
+    encoding: 'utf8',
+  });
+  return { status: done.status, said: `${done.stdout}${done.stderr}` };
+}
 const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 const database = async () => {
   const answer = await fetch(`http://127.0.0.1:${port}/api/health`, { signal: AbortSignal.timeout(20_000) });
@@ -69,6 +79,16 @@ test('of two that start at once one waits and finds it running; a database that 
   expect(await database()).toBe('up');
 
   other.child.kill('SIGCONT');
+
+  // On whatever port the server is: nothing takes its database's place.
+  const file = path.join(local, 'all.backup');
+  expect(lever('backup', file)).toMatchObject({ status: 0 });
+  const refused = lever('restore', file);
+  expect(refused).toMatchObject({
+    status: 1,
+    said: expect.stringContaining('Nimble Lever is running (process '),
+  });
+
   other.child.kill('SIGINT');
   const stopped = await other.ended;
   expect(stopped.output).toMatch(/Server stopped[\s\S]*PostgreSQL stopped/);

@@ -7,10 +7,14 @@ import { runningPort, startPostmaster, stopPostmaster } from './postmaster.mjs';
 import { startOf } from './processes.mjs';
 import { Stop, say } from './say.mjs';
 
+/** What tests keep need not outlive the computer, so nothing waits for the disk; that of a process it does. */
+const UNSAFE = '-c fsync=off -c full_page_writes=off -c synchronous_commit=off -c max_wal_size=4GB';
+
 /** Where a clone's own cluster of a name (`app`, `test`) is. */
 export function clusterOf(name) {
   const home = clusterHome(name);
-  return { home, data: path.join(home.folder, 'data'), log: path.join(home.folder, 'log') };
+  const settings = name === 'test' ? UNSAFE : '';
+  return { home, data: path.join(home.folder, 'data'), log: path.join(home.folder, 'log'), settings };
 }
 
 /**
@@ -31,6 +35,8 @@ export async function startCluster(name) {
   return {
     urlOf,
     port,
+    /** The other processes that use it. */
+    others: () => usersOf(cluster.home.folder).filter((pid) => pid !== String(process.pid)),
     isRunning: () => runningPort(cluster) !== null,
     bringBack: () => startPostmaster(cluster, port),
     stop: () => {

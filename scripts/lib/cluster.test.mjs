@@ -35,6 +35,7 @@ function say(lines, folder = local) {
   const program = `
     import { clusterOf, mendCluster, startCluster } from '${lib}/cluster.mjs';
     import { runningPort, stopPostmaster } from '${lib}/postmaster.mjs';
+    import { openAppDatabase } from '${lib}/appDatabase.mjs';
     import { alone } from '${lib}/lock.mjs';
     import { main } from '${lib}/say.mjs';
     import { setTimeout as sleep } from 'node:timers/promises';
@@ -94,6 +95,34 @@ test('a lost password is made anew, with everything kept', async () => {
   rmSync(path.join(home(), 'password'));
   const { output } = await say(`${START} console.log(JSON.stringify(await ask(url, 'SELECT n FROM kept')));`);
   expect(output).toMatch(/password is lost[\s\S]*\[\{"n":7\}\]/);
+}, 60_000);
+
+test('the server’s account owns its database and may do nothing else, also where an older version made it; a wrong password is told', async () => {
+  const { output } = await say(`${START}
+    await ask(url, 'CREATE DATABASE nimble_lever');
+    await ask(urlOf('nimble_lever'), 'CREATE TABLE set_ups (n serial PRIMARY KEY); INSERT INTO set_ups DEFAULT VALUES; CREATE VIEW seen AS SELECT n FROM set_ups');
+    await ask(url, 'CREATE DATABASE nimble_lever_beside_ab12_new');
+    for (let turn = 0; turn < 2; turn++) {
+      const app = await openAppDatabase();
+      const [who] = await ask(app.url, 'SELECT current_user AS who, rolsuper OR rolcreatedb OR rolcreaterole AS more FROM pg_roles WHERE rolname = current_user');
+      await ask(app.url, 'ALTER TABLE set_ups ADD COLUMN name text; ALTER TABLE set_ups DROP COLUMN name; INSERT INTO set_ups DEFAULT VALUES; DROP VIEW IF EXISTS seen');
+      const program = await ask(app.url, "COPY (SELECT 1) TO PROGRAM 'true'").catch(({ message }) => message);
+      console.log(who.who, who.more, program);
+    }
+    console.log(JSON.stringify(await ask(url, "SELECT datname FROM pg_database WHERE datname LIKE 'nimble%'")));`);
+  expect(output.match(/nimble_app false (?:must be superuser|permission denied)/g)).toHaveLength(2);
+  expect(output.match(/handed over/g)).toHaveLength(1);
+  expect(output).toContain('[{"datname":"nimble_lever"}]');
+
+  const password = readFileSync(path.join(home(), 'password'));
+  writeFileSync(path.join(home(), 'password'), 'wrong');
+  const told = await say('await openAppDatabase();');
+  expect(told).toMatchObject({
+    code: 1,
+    output: expect.stringMatching(/refused its password[\s\S]*remove that file/),
+  });
+  expect(told.output).not.toMatch(/at .*\.mjs:\d+/);
+  writeFileSync(path.join(home(), 'password'), password);
 }, 60_000);
 
 test('a folder copied from a running cluster is no running cluster', async () => {

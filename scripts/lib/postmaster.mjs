@@ -29,7 +29,7 @@ export async function startPostmaster(cluster, wanted = null) {
   for (let tries = 1; ; tries++) {
     dropStalePid(cluster);
     const port = wanted ?? (await freePort());
-    const settings = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories=`;
+    const settings = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories= ${cluster.settings}`;
     const before = sizeOf(cluster);
     const args = ['start', '-w', '-t', '60', '-s', '-D', data, '-l', log, '-o', settings];
     const started = home.asOwner(pgCtl, args);

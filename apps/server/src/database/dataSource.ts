@@ -79,7 +79,7 @@ export async function openDatabase(url: string, queryLimitMs = QUERY_LIMIT_MS): 
 }
 
 /** No synchronise: tables are changed by migrations only, so that two versions of the server never fight over them. */
-function options(url: string) {
+export function options(url: string) {
   return {
     type: 'postgres',
     url,

@@ -8,6 +8,7 @@ import {
   saidSchema,
   type Taken,
 } from '@nimble-lever/core/desks';
+import { DeskNews } from './deskNews.ts';
 import { Slides } from './slides.ts';
 
 /** A connection, as the hub needs it. */
@@ -78,7 +79,7 @@ export class Hub {
   readonly #remotes = new Map<Peer, RemotePeer>();
   readonly #rates = new Map<Peer, { second: number; count: number }>();
   /** Those that are told which desks there are. */
-  readonly #watching = new Set<Peer>();
+  readonly #news = new DeskNews((setUp) => this.#desksOf(setUp));
   #used = 0;
 
   constructor(private readonly watcher: DeskWatcher | null = null) {}
@@ -111,7 +112,7 @@ export class Hub {
   /** A peer's connection is closed: whoever has to do with it is told. */
   gone(peer: Peer): void {
     this.#rates.delete(peer);
-    this.#watching.delete(peer);
+    this.#news.unwatch(peer);
     this.#endDesk(peer);
     this.#endRemote(peer);
   }
@@ -186,8 +187,7 @@ export class Hub {
       case 'windows':
         return this.#toRemote(peer, said.remote, { kind: 'windows', windows: said.windows });
       case 'which-desks':
-        this.#watching.add(peer);
-        this.#tellDesks(peer);
+        this.#news.watch(peer);
         return TAKEN;
       case 'join':
         return this.#join(peer, said);
@@ -282,11 +282,12 @@ export class Hub {
 
   /** Whoever waits for a desk joins one: the one that was asked for, else the one that was used last. */
   #settle(setUp: string): void {
-    for (const peer of this.#watching) if (peer.setUp === setUp) this.#tellDesks(peer);
+    this.#news.changed(setUp);
+    const waiting = [...this.#remotes.values()].filter(({ at, peer }) => !at && peer.setUp === setUp);
+    if (waiting.length === 0) return;
     const desks = this.#desksOf(setUp);
     const [newest] = desks;
-    for (const own of this.#remotes.values()) {
-      if (own.at || own.peer.setUp !== setUp) continue;
+    for (const own of waiting) {
       const desk = own.wish === null ? newest : desks.find(({ desk: { id } }) => id === own.wish);
       if (!desk) continue;
       own.at = desk;
@@ -299,12 +300,6 @@ export class Hub {
   #desksOf(setUp: string): readonly DeskPeer[] {
     const own = [...this.#desks.values()].filter(({ peer }) => peer.setUp === setUp);
     return own.toSorted((a, b) => b.used - a.used);
-  }
-
-  #tellDesks(peer: Peer): void {
-    // What a page is itself it knows.
-    const others = this.#desksOf(peer.setUp).filter((each) => each.peer !== peer);
-    peer.send({ kind: 'desks', desks: others.map(({ desk }) => desk) });
   }
 
   #nextUsed(): number {

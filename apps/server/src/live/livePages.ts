@@ -92,8 +92,11 @@ export class LivePages {
     this.#newest.set(setUp, to);
     const text = body && Buffer.from(body.buffer, body.byteOffset, body.byteLength);
     for (const page of this.#pages.get(setUp) ?? []) {
-      if (page.revision === null || page.revision >= to) continue;
-      if (text && page.revision === from) this.#send(page, text, to);
+      if (page.revision === null) continue;
+      // What led there cannot be told; it may even be another history, of which a page can have more than there is.
+      if (!text) this.#send(page, BEHIND, to);
+      else if (page.revision >= to) continue;
+      else if (page.revision === from) this.#send(page, text, to);
       else void this.#tellMissed(page);
     }
   }

@@ -167,14 +167,16 @@ export class SetupStore {
 
   /** The same after entries were saved, when the newest state is at hand. */
   async missedAt(id: string, after: number, revision: number): Promise<Missed | null> {
-    if (after >= revision) return { to: revision, texts: [] };
+    if (after === revision) return { to: revision, texts: [] };
     const recent = this.#writer(id).recentAfter(after);
     return recent ? { to: after + recent.length, texts: recent } : this.missed(id, after);
   }
 
   /** Too much to tell is not told: the page reads the set-up anew. */
   async #missedIn(id: string, after: number, stored: StoredSetup): Promise<Missed> {
-    if (after >= stored.revision) return { to: stored.revision, texts: [] };
+    if (after === stored.revision) return { to: stored.revision, texts: [] };
+    // Whoever asks knows of edits that a database put in this one's place does not have.
+    if (after > stored.revision) return { to: stored.revision, texts: null };
     const recent = this.#writer(id).recentAfter(after);
     if (recent) return { to: stored.revision, texts: recent };
     const { entries, more } = await entriesAfter(this.pool, id, after, stored.setup);
@@ -245,6 +247,11 @@ export class SetupStore {
     let packed = 0;
     for (const { id, revision } of await this.list()) packed += await packOld(this.pool, id, revision);
     return packed;
+  }
+
+  /** The database is out of sight: what is there when it is back may be another. */
+  lost(): void {
+    for (const writer of this.#writers.values()) writer.doubt();
   }
 
   /** Another copy of the server has saved something; with null, anything may have happened. */

@@ -11,7 +11,7 @@ import type { Logger } from 'pino';
 import { inTransaction, isAway, isRepeated, type Queryable } from './database.ts';
 import { entriesAbout, entriesAfter, savedAmong, toRow } from './editLog.ts';
 import type { Keeper } from './keeper.ts';
-import { loadSetup, type StoredSetup } from './loadSetup.ts';
+import { HISTORY, type History, loadSetup, type StoredSetup } from './loadSetup.ts';
 import { catchUp, logEntry } from './logEntries.ts';
 import { entryText, RecentEntries } from './recentEntries.ts';
 import { rowChanges } from './rows.ts';
@@ -61,6 +61,12 @@ interface Attempt {
 const MOST_AT_ONCE = 500;
 /** After so many tries in which other copies of the server were faster, the set-up's row is locked first. */
 const FREE_TRIES = 3;
+/** With the row locked nobody is faster: that it is tried once more is for an entry that was saved meanwhile. */
+const MOST_TRIES = 10;
+
+function isSame(a: History | null, b: History | null): boolean {
+  return a?.made === b?.made && a?.last === b?.last;
+}
 
 /**
  * The one way a set-up is written by this process. Entries that wait are put onto the newest state in turn and
@@ -69,6 +75,10 @@ const FREE_TRIES = 3;
  */
 export class SetupWriter {
   #head: StoredSetup | null = null;
+  /** Which history the state in memory is of. */
+  #history: History | null = null;
+  /** The database was out of sight: another may be in its place. */
+  #doubted = false;
   /** The newest revision that was told of; null until the set-up was read once. */
   #told: number | null = null;
   readonly #recent = new RecentEntries();
@@ -99,6 +109,11 @@ export class SetupWriter {
   /** The entries after a revision as JSON, where they are few and new enough to be at hand; else null. */
   recentAfter(revision: number): readonly string[] | null {
     return this.#head ? this.#recent.after(revision, this.#head.revision) : null;
+  }
+
+  /** The state in memory is compared with the database before anything is written on top of it. */
+  doubt(): void {
+    this.#doubted = true;
   }
 
   /** Catches up with what other copies of the server have written, and tells of it. */
@@ -195,7 +210,7 @@ export class SetupWriter {
    */
   async #write(entries: readonly Entry[]): Promise<Outcomes | null> {
     let saved: ReadonlyMap<string, number> = new Map();
-    for (let tries = 1; ; tries++) {
+    for (let tries = 1; tries <= MOST_TRIES; tries++) {
       try {
         const attempt =
           tries > FREE_TRIES
@@ -217,6 +232,7 @@ export class SetupWriter {
         saved = await this.#savedAmong(this.pool, entries);
       }
     }
+    throw new Error(`The set-up “${this.id}” has another revision each time it is written.`);
   }
 
   /** An entry that is sent twice, since its answer was lost, is found here and kept once. */
@@ -234,7 +250,7 @@ export class SetupWriter {
     entries: readonly Entry[],
     saved: ReadonlyMap<string, number>,
   ): Promise<Attempt | null> {
-    const head = this.#head ?? (await this.#newest(database));
+    const head = (this.#doubted ? null : this.#head) ?? (await this.#newest(database));
     if (!head) return null;
     const about = entries.flatMap((entry) => (entry.role === 'do' ? [] : [entry.of]));
     const log: Recorded[] = [...(await entriesAbout(database, this.id, about, head.setup))];
@@ -298,6 +314,7 @@ export class SetupWriter {
   #moveOn(after: StoredSetup, entries: readonly LogEntry[]): void {
     const from = after.revision - entries.length;
     const texts = entries.map(entryText);
+    if (this.#history) this.#history = { ...this.#history, last: entries.at(-1)?.id ?? null };
     this.#head = after;
     this.#told = after.revision;
     this.#recent.add(texts);
@@ -306,27 +323,40 @@ export class SetupWriter {
 
   /** The state in memory brought up to the database's revision, or read anew. */
   async #newest(database: Queryable): Promise<StoredSetup | null> {
-    const head = this.#head;
-    const { rows } = await database.query('SELECT revision FROM set_ups WHERE id = $1', [this.id]);
-    const [there] = rows as { revision: number }[];
-    if (head && there?.revision === head.revision) return head;
-    if (head && there) {
-      const { entries, more } = await entriesAfter(database, this.id, head.revision, head.setup);
-      const caughtUp = more ? null : catchUp(head, entries);
-      if (caughtUp) {
-        if (entries.length > 0) this.#moveOn(caughtUp, entries);
-        return caughtUp;
-      }
+    const head = this.#head && (await this.#broughtUp(database, this.#head));
+    if (head) {
+      this.#doubted = false;
+      return head;
     }
-    const read = await loadSetup(this.pool, this.id);
-    this.#head = read;
+    const loaded = await loadSetup(this.pool, this.id);
+    this.#doubted = false;
     this.#recent.clear();
-    const told = this.#told;
-    this.#told = read?.revision ?? null;
+    const [told, known] = [this.#told, this.#history];
+    this.#head = loaded?.stored ?? null;
+    this.#history = loaded?.history ?? null;
+    this.#told = this.#head?.revision ?? null;
     // What led here is not at hand: whoever is behind must ask.
-    if (read && told !== null && told !== read.revision) {
-      this.onSaved(this.id, read.revision, read.revision, []);
+    if (this.#head && told !== null && (told !== this.#told || !isSame(this.#history, known))) {
+      this.onSaved(this.id, this.#head.revision, this.#head.revision, []);
     }
-    return read;
+    return this.#head;
+  }
+
+  /**
+   * The state in memory with what the database has beyond it. Null where the database has less, or came to the same
+   * revision another way: then nothing in memory counts.
+   */
+  async #broughtUp(database: Queryable, head: StoredSetup): Promise<StoredSetup | null> {
+    const { rows } = await database.query(`SELECT revision, ${HISTORY} FROM set_ups WHERE id = $1`, [
+      this.id,
+      head.revision,
+    ]);
+    const [there] = rows as (History & { revision: number })[];
+    if (!there || there.revision < head.revision || !isSame(there, this.#history)) return null;
+    if (there.revision === head.revision) return head;
+    const { entries, more } = await entriesAfter(database, this.id, head.revision, head.setup);
+    const caughtUp = more ? null : catchUp(head, entries);
+    if (caughtUp && entries.length > 0) this.#moveOn(caughtUp, entries);
+    return caughtUp;
   }
 }

@@ -75,6 +75,7 @@ async function open() {
         },
         [FORGOTTEN_CHANNEL]: forgotten,
       },
+      onLost: () => store.lost(),
       onBack: () => {
         heard(null, null);
         forgotten(null);
