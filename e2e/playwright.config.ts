@@ -7,7 +7,8 @@ export default defineConfig({
   testDir: '.',
   testMatch: pictures ? 'screenshots.ts' : '**/*.spec.ts',
   outputDir: '../.local/test-results',
-  fullyParallel: false,
+  // Tests share nothing but a server that is made new before each: the last ones keep both processors busy.
+  fullyParallel: true,
   workers: 2,
   retries: 0,
   forbidOnly: true,

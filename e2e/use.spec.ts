@@ -64,3 +64,41 @@ test('a script that was there before the desk puts it on as soon as there is one
   running.kill('SIGTERM');
   await expect(page.getByText(/^Terminal:/)).toHaveCount(0);
 });
+
+test('through npm: what a launch script put on is off when the script dies, however early', async ({
+  app,
+  page,
+}) => {
+  await open(page, app.address, 'rehearse');
+  await rehearsing(page);
+  // As launch scripts do it: in the background, beside the program that is launched.
+  const launch = (sleeps: string) => {
+    const words = `npm run -s lever -- use saltmarsh --pin Brindle --until-exit & sleep ${sleeps}`;
+    return spawn('sh', ['-c', words], {
+      cwd: path.join(import.meta.dirname, '..'),
+      env: { ...process.env, LEVER_SERVER: app.address },
+      stdio: 'ignore',
+      detached: true,
+    });
+  };
+  const running = launch('300');
+  await expect(page.getByText('Terminal: stays with Brindle')).toBeVisible();
+  running.kill('SIGKILL');
+  await expect(page.getByText(/^Terminal:/)).toHaveCount(0);
+
+  // It ends while npm and the command are still starting: nothing is put on, and nothing stays behind.
+  const early = launch('0.05');
+  await new Promise((resolve) => early.once('exit', resolve));
+  const group = early.pid ?? 0;
+  await expect
+    .poll(() => {
+      try {
+        process.kill(-group, 0);
+        return 'still there';
+      } catch {
+        return 'gone';
+      }
+    })
+    .toBe('gone');
+  await expect(page.getByText(/^Terminal:/)).toHaveCount(0);
+});

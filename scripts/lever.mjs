@@ -1,5 +1,7 @@
 #!/usr/bin/env node
 // The command line: rehearse, explain, export, import… Installs the packages first where they are missing.
+// First of all: who started this may end while it starts.
+import './lib/starters.mjs';
 import path from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { ensureNpmPackages } from './lib/packages.mjs';

@@ -3,6 +3,7 @@ import pg from 'pg';
 import { dropDatabase, ensureDatabase, sibling } from '../../scripts/lib/databases.mjs';
 import { freePort } from '../../scripts/lib/ports.mjs';
 import { spawnServer } from '../../scripts/lib/server.mjs';
+import { keepBeginning } from './beginning.ts';
 
 /** A running server on a database of its own. */
 export interface RunningApp {
@@ -15,6 +16,8 @@ export interface RunningApp {
   beside(): Promise<{ readonly address: string; kill(): Promise<void> }>;
   /** Does something to its database, as a broken version or a careless hand might. */
   query(sql: string): Promise<void>;
+  /** Makes everything as it was when it had just begun, whatever was done to it, for the next test. */
+  reset(): Promise<void>;
   /** Stops it in order and drops its database. */
   stop(): Promise<void>;
 }
@@ -42,22 +45,22 @@ export async function startApp(
   };
   let running = await start(settings);
   const others: (typeof running)[] = [];
+  const isOver = ({ child }: typeof running) => child.exitCode !== null || child.signalCode !== null;
+  const end = async (server: typeof running, signal: 'SIGKILL' | 'SIGTERM') => {
+    if (!isOver(server)) server.child.kill(signal);
+    await server.exited;
+  };
+  const beginning = await keepBeginning(settings.DATABASE_URL);
   return {
     address,
-    kill: async () => {
-      running.child.kill('SIGKILL');
-      await running.exited;
-    },
+    kill: () => end(running, 'SIGKILL'),
     beside: async () => {
       const port = String(await freePort());
       const other = await start({ ...settings, PORT: port });
       others.push(other);
       return {
         address: address.replace(settings.PORT, port),
-        kill: async () => {
-          other.child.kill('SIGKILL');
-          await other.exited;
-        },
+        kill: () => end(other, 'SIGKILL'),
       };
     },
     query: async (sql) => {
@@ -69,11 +72,13 @@ export async function startApp(
     restart: async () => {
       running = await start(settings);
     },
+    reset: async () => {
+      for (const other of others.splice(0)) await end(other, 'SIGTERM');
+      await beginning.putBack();
+      if (isOver(running)) running = await start(settings);
+    },
     stop: async () => {
-      for (const { child, exited } of [running, ...others]) {
-        child.kill('SIGTERM');
-        await exited;
-      }
+      for (const server of [running, ...others]) await end(server, 'SIGTERM');
       await dropDatabase(serverUrl, name);
     },
   };

@@ -2,13 +2,41 @@ import AxeBuilder from '@axe-core/playwright';
 import { test as base, expect, type Locator, type Page } from '@playwright/test';
 import { type RunningApp, startApp } from './app.ts';
 
+/** A server that is started when it is first asked for, and stopped with the worker. */
+interface SharedApp {
+  readonly begun: () => Promise<RunningApp>;
+}
+
 /**
- * A test with a server and an empty database of its own; errors the page logs fail it. `settings` are further ones of the
- * server, as the environment has them.
+ * A test with a server that has nothing but the demo; errors the page logs fail it. The tests of a worker share one, which
+ * is made as it began before each of them; with `settings`, further ones as the environment has them, it is one of its own.
  */
-export const test = base.extend<{ settings: Record<string, string>; app: RunningApp; quietPage: Page }>({
+export const test = base.extend<
+  { settings: Record<string, string>; app: RunningApp; quietPage: Page },
+  { shared: SharedApp }
+>({
   settings: [{}, { option: true }],
-  app: async ({ settings }, use) => {
+  shared: [
+    // biome-ignore lint/correctness/noEmptyPattern: the runner reads from it which fixtures are asked for
+    async ({}, use) => {
+      const apps: Promise<RunningApp>[] = [];
+      await use({
+        begun: () => {
+          if (apps.length === 0) apps.push(startApp());
+          return apps[0] as Promise<RunningApp>;
+        },
+      });
+      for (const app of apps) await (await app).stop();
+    },
+    { scope: 'worker', timeout: 120_000 },
+  ],
+  app: async ({ settings, shared }, use) => {
+    if (Object.keys(settings).length === 0) {
+      const app = await shared.begun();
+      await app.reset();
+      await use(app);
+      return;
+    }
     const app = await startApp(settings);
     await use(app);
     await app.stop();

@@ -50,6 +50,7 @@ async function ensureServer() {
     entryPoints: {
       main: path.join(server, 'src/main.ts'),
       storeWorker: path.join(server, 'src/worker/storeWorker.ts'),
+      pictureProcess: path.join(server, 'src/pictures/pictureProcess.ts'),
     },
     outdir: SERVER_DIST,
     outExtension: { '.js': '.mjs' },

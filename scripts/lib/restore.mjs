@@ -162,7 +162,7 @@ async function fill(url, file, data, done) {
   const { register } = await import('tsx/esm/api');
   const unregister = register();
   try {
-    const restored = pathToFileURL(path.join(ROOT, 'apps/server/src/database/restored.ts')).href;
+    const restored = pathToFileURL(path.join(ROOT, 'apps/server/src/store/restored.ts')).href;
     const { makeTables, checkRestored } = await import(restored);
     const tables = await makeTables(url, done);
     const known = new Set([MIGRATIONS, ...tables.map((table) => table.name)]);

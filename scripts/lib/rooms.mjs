@@ -70,7 +70,11 @@ export const ROOMS = [
   ['packages/session/src', [ROOT_FILES, ...ALL_OF_CORE], []],
 
   [server('config.ts')[0], [], ['zod', 'node:']],
-  [server('pictures')[0], [...ALL_OF_CORE, ...server('store', 'problem')], ['sharp', 'node:']],
+  [
+    server('pictures')[0],
+    [...ALL_OF_CORE, ...server('store', 'problem')],
+    ['saxes', 'sharp', 'zod', 'node:'],
+  ],
   [server('database')[0], ALL_OF_CORE, ['typeorm', 'reflect-metadata']],
   [server('store')[0], [...ALL_OF_CORE, ...server('database')], ['pg', 'pino', 'typeorm', 'zod', 'node:']],
   [server('problem')[0], [...ALL_OF_CORE, ...server('store')], ['pino', 'zod']],
@@ -106,7 +110,7 @@ export const ROOMS = [
     ['pino', 'zod', 'node:'],
   ],
 
-  ['apps/cli/src', [...ALL_OF_CORE, 'packages/session/src'], ['ws', 'node:']],
+  ['apps/cli/src', [...ALL_OF_CORE, 'packages/session/src', 'scripts/lib/starters.mjs'], ['ws', 'node:']],
 
   [web('workers')[0], [ROOT_FILES, ...ALL_OF_CORE], ['zod', 'fflate']],
   [web('pieces')[0], [ROOT_FILES, ...ALL_OF_CORE], [...PAGE, 'chart.js', 'virtual:icon-nodes']],

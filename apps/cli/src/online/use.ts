@@ -2,6 +2,7 @@ import { heardSchema, type Uses, usesSchema } from '@nimble-lever/core/desks';
 import { storedSchema } from '@nimble-lever/core/setup';
 import { profileName } from '@nimble-lever/core/words';
 import { WebSocket } from 'ws';
+import { startersAreThere } from '../../../../scripts/lib/starters.mjs';
 import { NotThere, Refused } from '../files.ts';
 import type { Said } from './commands.ts';
 import { ownCookie, type Server } from './server.ts';
@@ -80,22 +81,23 @@ function wear(
     const socket = new WebSocket(`${server.address.replace(/^http/, 'ws')}/api/live?setUp=${setUp}`, {
       headers: ownCookie(),
     });
-    const parent = process.ppid;
     const end = (how: 'done' | 'away' | 'no-desk') => {
       clearInterval(look);
       clearTimeout(wait);
       socket.terminate();
       resolve(how);
     };
-    // Killed, whoever started this can say nothing: it is seen by who looks after this process then.
-    const look = setInterval(() => process.ppid !== parent && end('done'), LOOK_MS);
+    // Killed, whoever started this can say nothing.
+    const look = setInterval(() => untilExit && !startersAreThere() && end('done'), LOOK_MS);
     const wait = setTimeout(() => !untilExit && end('no-desk'), WAIT_MS);
     for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => end('done'));
-    socket.on('open', () =>
+    socket.on('open', () => {
+      // Ended before anything was put on: nothing is.
+      if (untilExit && !startersAreThere()) return end('done');
       socket.send(
         JSON.stringify({ kind: 'join', desk: null, name: 'Terminal', devices: [], watches: 'panel', uses }),
-      ),
-    );
+      );
+    });
     socket.on('message', (data) => {
       const heard = heardSchema.safeParse(readJson(String(data))).data;
       if (heard?.kind === 'joined') {

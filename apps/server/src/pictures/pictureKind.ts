@@ -30,9 +30,11 @@ function firstElement(text: string): string | null {
           ? '>'
           : '';
     if (end === '') break;
-    const at = rest.indexOf(end);
-    if (at < 0) return null;
-    rest = rest.slice(at + end.length).trimStart();
+    // A type with declarations of its own ends after those (XML 1.0, 2.8).
+    const own = end === '>' ? /^<![^>[]*\[[^\]]*\]\s*>/.exec(rest)?.[0].length : undefined;
+    const at = own ?? rest.indexOf(end) + end.length;
+    if (at < end.length) return null;
+    rest = rest.slice(at).trimStart();
   }
   return /^<(?:[\w-]+:)?([\w-]+)/.exec(rest)?.[1] ?? null;
 }

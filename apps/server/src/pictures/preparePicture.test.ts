@@ -114,6 +114,49 @@ test('a drawing reads no other file and asks for no address', async () => {
   expect(with_.id).toBe(without.id);
 });
 
+const uses = (levels: number, times: number) =>
+  `${Array.from(
+    { length: levels },
+    (_, i) => `<g id="g${i}">${`<use href="#g${i + 1}"/>`.repeat(times)}</g>`,
+  ).join('')}<rect id="g${levels}" width="1" height="1"/>`;
+const chain = (levels: number) => uses(levels, 1);
+
+test.each([
+  ['noise', '<filter id="f"><feTurbulence numOctaves="9999" baseFrequency="0.9"/></filter>', 'filters'],
+  ['under a prefix', '<x:filter xmlns:x="http://www.w3.org/2000/svg"/>', 'filters'],
+  ['by its style', '<rect style="fill: red; filter: blur(999px)" width="9" height="9"/>', 'filters'],
+  ['by a style sheet', '<style>rect{filter:drop-shadow(9px 9px 9px red)}</style>', 'filters'],
+  ['a page', '<foreignObject width="9" height="9"><p>Hi</p></foreignObject>', 'no drawing'],
+  [
+    'a drawing in it',
+    '<image href="data:image/svg+xml;base64,PHN2Zy8+" width="9" height="9"/>',
+    'no drawing',
+  ],
+  ['parts that double', uses(24, 2), 'repeats its parts'],
+  ['parts that name parts without end', chain(4000), 'repeats its parts'],
+  [
+    'patterns of patterns',
+    `<pattern id="g20" width="1" height="1"/>${Array.from({ length: 20 }, (_, i) => `<pattern id="g${i}">${`<rect fill="url(#g${i + 1})"/>`.repeat(3)}</pattern>`).join('')}<rect fill="url(#g0)"/>`,
+    'repeats its parts',
+  ],
+  ['itself', '<g id="a"><use href="#a"/></g>', 'made of itself'],
+  ['parts within parts', '<g>'.repeat(5000) + '</g>'.repeat(5000), 'repeats its parts'],
+])('a drawing of %s is refused before it is drawn', async (_name, inside, words) => {
+  expect(((await refusal(svg(inside))) as Problem).detail).toContain(words);
+});
+
+test('what drawing programs write is taken: namespaces as entities, references, symbols, pictures in it', async () => {
+  const inside = [
+    '<defs><linearGradient id="a"/><symbol id="s"><rect width="3" height="3" fill="url(#a)"/></symbol></defs>',
+    '<use href="#s"/><use href="#s" x="4"/><rect style="filter:none" width="9" height="9"/>',
+    '<image href="data:image/png;base64,iVBORw0KGgo=" width="9" height="9"/>',
+  ].join('');
+  const head =
+    '<?xml version="1.0" encoding="utf-8"?><!DOCTYPE svg [<!ENTITY ns_svg "http://www.w3.org/2000/svg">]>';
+  const drawing = Buffer.from(`${head}<svg xmlns="&ns_svg;" width="40" height="20">${inside}</svg>`);
+  expect(await refusal(drawing)).toBeNull();
+});
+
 test('entities that grow without an end do not', async () => {
   const levels = Array.from(
     { length: 30 },

@@ -1,13 +1,14 @@
 import { createHash } from 'node:crypto';
 import { PICTURE_SIDES, type PictureUse } from '@nimble-lever/core/devices';
 import sharp, { type Sharp } from 'sharp';
-import { Problem } from '../problem/problem.ts';
 import type { KeptPicture } from '../store/pictureStore.ts';
+import { drawingProblem } from './checkDrawing.ts';
 import { pictureKind } from './pictureKind.ts';
+import { DAMAGED, DRAWING_WORDS, NOT_A_PICTURE, OTHER, refusedPicture, TOO_MUCH } from './pictureWords.ts';
 
 /** More pixels than any camera whose picture fits the size that is taken; a smaller file may claim to have more. */
 const MOST_PIXELS = 50_000_000;
-/** A drawing may be so made that it takes for ever: seconds. */
+/** A picture may be so made that it takes for ever: seconds. The process it is read in is ended a little later. */
 const LONGEST = 10;
 /** The densities a drawing may be drawn at: dots an inch. */
 const DENSITY = { usual: 72, least: 1, most: 20_000 };
@@ -28,7 +29,9 @@ sharp.concurrency(1);
 export async function preparePicture(given: Uint8Array, use: PictureUse = 'face'): Promise<KeptPicture> {
   const side = PICTURE_SIDES[use];
   const kind = pictureKind(given);
-  if (kind === null) throw refused(given.length === 0 ? 'The file is empty.' : NOT_A_PICTURE);
+  if (kind === null) throw refusedPicture(given.length === 0 ? 'The file is empty.' : NOT_A_PICTURE);
+  const wrong = kind === 'svg' ? drawingProblem(given) : null;
+  if (wrong) throw refusedPicture(DRAWING_WORDS[wrong]);
   const density = kind === 'svg' ? await drawingDensity(given, side) : DENSITY.usual;
   const made = await decoded(
     read(given, density)
@@ -50,11 +53,12 @@ export async function preparePicture(given: Uint8Array, use: PictureUse = 'face'
  */
 export async function checkedPicture(id: string, given: Uint8Array): Promise<KeptPicture> {
   const isOwn = createHash('sha256').update(given).digest('hex') === id;
-  if (!isOwn || pictureKind(given) !== 'webp') throw refused(OTHER);
+  if (!isOwn || pictureKind(given) !== 'webp') throw refusedPicture(OTHER);
   const { info } = await decoded(
     read(given, DENSITY.usual).timeout({ seconds: LONGEST }).raw().toBuffer({ resolveWithObject: true }),
   );
-  if (Math.max(info.width, info.height) > Math.max(...Object.values(PICTURE_SIDES))) throw refused(OTHER);
+  if (Math.max(info.width, info.height) > Math.max(...Object.values(PICTURE_SIDES)))
+    throw refusedPicture(OTHER);
   return { id, width: info.width, height: info.height, bytes: given };
 }
 
@@ -86,20 +90,9 @@ async function decoded<Value>(work: Promise<Value>): Promise<Value> {
     return await work;
   } catch (error) {
     const said = error instanceof Error ? error.message : '';
-    if (/pixel limit|dimensions/i.test(said)) throw refused(TOO_MANY_PIXELS);
-    throw refused(/timeout/i.test(said) ? TOO_MUCH : DAMAGED);
+    if (/pixel limit|dimensions/i.test(said)) throw refusedPicture(TOO_MANY_PIXELS);
+    throw refusedPicture(/timeout/i.test(said) ? TOO_MUCH.time : DAMAGED);
   }
 }
 
-/** RFC 9110, 15.5.21: it is understood, and cannot be used. */
-function refused(why: string): Problem {
-  return new Problem(422, 'Not a picture that can be used', `${why} Nothing was changed.`);
-}
-
-const NOT_A_PICTURE =
-  'This is not a picture, whatever its name says. PNG, JPEG, WebP and SVG are taken; save it as one of them.';
-const OTHER = 'A picture of the file is not the one that its id says, or not made as those in files are.';
-const DAMAGED =
-  'The picture is damaged or cut off: it cannot be read to its end. Save it anew and choose it again.';
 const TOO_MANY_PIXELS = `The picture has more than ${MOST_PIXELS / 1_000_000} million pixels. Make it smaller and choose it again.`;
-const TOO_MUCH = `The picture takes longer than ${LONGEST} seconds to draw. Make it simpler and choose it again.`;

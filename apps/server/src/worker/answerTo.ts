@@ -1,3 +1,4 @@
+import type { PictureProcesses } from '../pictures/pictureProcesses.ts';
 import type { PairingStore } from '../store/pairingStore.ts';
 import type { PictureStore } from '../store/pictureStore.ts';
 import type { SetupStore } from '../store/setupStore.ts';
@@ -13,27 +14,26 @@ import type { Answer, Ask } from './messages.ts';
 export interface Kept {
   readonly store: SetupStore;
   readonly pictures: PictureStore;
+  readonly pictureProcesses: PictureProcesses;
   readonly pairings: PairingStore;
 }
 
 const encoder = new TextEncoder();
 
 /** Answers what is asked. Throws a `Problem` for what is refused. */
-export async function answerTo(
-  { store, pictures, pairings }: Kept,
-  ask: Ask,
-): Promise<Omit<Answer, 'status'>> {
+export async function answerTo(kept: Kept, ask: Ask): Promise<Omit<Answer, 'status'>> {
+  const { store, pictures, pairings } = kept;
   switch (ask.kind) {
     case 'picture':
       return { holds: 'picture', body: await pictureBytes(pictures, ask.id) };
     case 'add-picture':
-      return { holds: 'json', body: encoder.encode(await addPicture(pictures, ask.body, ask.query)) };
+      return { holds: 'json', body: encoder.encode(await addPicture(kept, ask.body, ask.query)) };
     case 'set-up-file':
       return { holds: 'file', body: encoder.encode(await setUpFile(store, pictures, ask.id, ask.query)) };
     case 'bindings':
       return { holds: 'text', body: encoder.encode(await bindingsText(store, ask.id, ask.query)) };
     case 'keep-picture':
-      return { holds: 'json', body: encoder.encode(await keepPicture(pictures, ask.id, ask.body)) };
+      return { holds: 'json', body: encoder.encode(await keepPicture(kept, ask.id, ask.body)) };
     case 'make-code':
     case 'code':
     case 'withdraw-code':

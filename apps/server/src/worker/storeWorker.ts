@@ -2,6 +2,7 @@ import { parentPort, workerData } from 'node:worker_threads';
 import { BIN_DAYS, demoSetup } from '@nimble-lever/core/setup';
 import { pino } from 'pino';
 import { openDatabase } from '../database/dataSource.ts';
+import { PictureProcesses } from '../pictures/pictureProcesses.ts';
 import { logProblem, problemJson, toProblem } from '../problem/problem.ts';
 import { poolOf } from '../store/database.ts';
 import { Notifications } from '../store/notifications.ts';
@@ -84,13 +85,21 @@ async function open() {
     log,
   );
   await listener.open();
+  // Built, it is a file beside this one; else it is read as it is written.
+  const isBuilt = import.meta.url.endsWith('.mjs');
+  const program = new URL(
+    isBuilt ? './pictureProcess.mjs' : '../pictures/pictureProcess.ts',
+    import.meta.url,
+  );
+  const pictureProcesses = new PictureProcesses(program);
   const close = async () => {
+    pictureProcesses.close();
     await listener.close();
     await source.destroy();
   };
   const pictures = new PictureStore(pool);
   sweepDaily(store, pictures);
-  return { kept: { store, pictures, pairings: new PairingStore(pool) }, close };
+  return { kept: { store, pictures, pictureProcesses, pairings: new PairingStore(pool) }, close };
 }
 
 /** Once a day what nobody wants any more is looked for, and what a log from before still needs. */

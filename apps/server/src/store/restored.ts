@@ -1,9 +1,9 @@
 import { pino } from 'pino';
 import { DataSource } from 'typeorm';
-import { poolOf } from '../store/database.ts';
-import { SetupStore } from '../store/setupStore.ts';
-import { MIGRATIONS, openDatabase, options } from './dataSource.ts';
-import { NewerDatabase } from './newerDatabase.ts';
+import { MIGRATIONS, openDatabase, options } from '../database/dataSource.ts';
+import { NewerDatabase } from '../database/newerDatabase.ts';
+import { poolOf } from './database.ts';
+import { SetupStore } from './setupStore.ts';
 
 /** A table of ours as it is made, empty. */
 export interface MadeTable {

@@ -1,0 +1,27 @@
+import { chromium } from '@playwright/test';
+import { execSync } from 'node:child_process';
+const cpu=()=>{ // total cpu of all processes named chromium incl. dead children
+  const out=execSync("cat /proc/stat | head -1").toString().split(/\s+/).slice(1).map(Number);
+  return (out[0]+out[1]+out[2])*10;};
+const {spawnServer}=await import('../scripts/lib/server.mjs');
+const {ensureDatabase,sibling,dropDatabase}=await import('../scripts/lib/databases.mjs');
+const url=process.env.TEST_DATABASE_URL; await dropDatabase(url,'zz');await ensureDatabase(url,'zz');
+const s=spawnServer({DATABASE_URL:sibling(url,'zz'),PORT:'4999',LOG_LEVEL:'error'},{quietly:true}); const a=await s.ready;
+const extra=process.argv.slice(2);
+const b=await chromium.launch({executablePath:'/usr/bin/chromium',args:['--no-sandbox','--disable-gpu','--disable-quic','--no-first-run','--disable-background-networking',...extra.filter(x=>x.startsWith('--'))],ignoreDefaultArgs:extra.filter(x=>x.startsWith('^')).map(x=>x.slice(1))});
+const load=async(c,keep)=>{const p=await c.newPage();await p.goto(a+'/board');await p.getByRole('status').filter({hasText:'Saved'}).waitFor();await p.close();};
+const measure=async(name,n,f)=>{const t=Date.now(),c=cpu();for(let i=0;i<n;i++)await f(i);console.log(name,'wall',Math.round((Date.now()-t)/n),'cpu',Math.round((cpu()-c)/n));};
+const opts={viewport:{width:1280,height:800},reducedMotion:'reduce'};
+await measure('warm',2,async()=>{const c=await b.newContext(opts);await load(c);await c.close();});
+await measure('new context',6,async()=>{const c=await b.newContext(opts);await load(c);await c.close();});
+const c=await b.newContext(opts);
+for(let i=0;i<3;i++)await load(c);
+await measure('same context',6,async()=>load(c));
+await measure('empty ctx',6,async()=>{const c=await b.newContext(opts);const p=await c.newPage();await p.goto('about:blank');await c.close();});
+const p=await c.newPage();await p.goto(a+'/board');await p.getByRole('status').filter({hasText:'Saved'}).waitFor();
+await measure('idle 3s',1,async()=>{await p.waitForTimeout(3000)});
+await p.goto(a+'/rehearse');await p.waitForTimeout(1500);
+await measure('idle rehearse 3s',1,async()=>{await p.waitForTimeout(3000)});
+await p.goto(a+'/board');await p.getByRole('status').filter({hasText:'Saved'}).waitFor();
+await measure('click cells',6,async(i)=>{await p.getByRole('gridcell', { name: new RegExp(`^[^,]+, Key ${i+1} in Larkframe:`) }).first().click();await p.getByRole('textbox',{name:'Shortcut'}).waitFor();});
+await b.close();s.child.kill('SIGTERM');await s.exited;
