@@ -37,7 +37,7 @@ function ensurePage() {
   stamp(file, hash);
 }
 
-/** The server as two files, so that neither it nor its worker translates anything when it starts. */
+/** The server as a file for each thread and process of it, so that none translates anything when it starts. */
 async function ensureServer() {
   const hash = hashOfPlaces('apps/server', 'packages/core', 'package-lock.json', 'scripts/lib/build.mjs');
   const file = path.join(SERVER_DIST, '.stamp');
@@ -50,6 +50,7 @@ async function ensureServer() {
     entryPoints: {
       main: path.join(server, 'src/main.ts'),
       storeWorker: path.join(server, 'src/worker/storeWorker.ts'),
+      bodyThread: path.join(server, 'src/worker/bodyThread.ts'),
       pictureProcess: path.join(server, 'src/pictures/pictureProcess.ts'),
     },
     outdir: SERVER_DIST,

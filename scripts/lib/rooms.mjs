@@ -57,7 +57,7 @@ export const ROOMS = [
   [
     core('vault')[0],
     [ROOT_FILES, ...core('devices', 'setup', 'formats', 'words', 'programs')],
-    ['papaparse', 'zod'],
+    ['fflate', 'papaparse', 'zod'],
   ],
   [core('pages')[0], [ROOT_FILES, ...core('keys', 'devices', 'setup', 'resolve')], []],
   [core('panels')[0], [ROOT_FILES, ...core('devices', 'drawing', 'setup', 'pages')], []],
@@ -112,7 +112,7 @@ export const ROOMS = [
 
   ['apps/cli/src', [...ALL_OF_CORE, 'packages/session/src', 'scripts/lib/starters.mjs'], ['ws', 'node:']],
 
-  [web('workers')[0], [ROOT_FILES, ...ALL_OF_CORE], ['zod', 'fflate']],
+  [web('workers')[0], [ROOT_FILES, ...ALL_OF_CORE], ['zod']],
   [web('pieces')[0], [ROOT_FILES, ...ALL_OF_CORE], [...PAGE, 'chart.js', 'virtual:icon-nodes']],
   [
     web('app')[0],

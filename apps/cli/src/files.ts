@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { readSetupDocument, type SetupFile } from '@nimble-lever/core/formats';
 import type { Setup } from '@nimble-lever/core/setup';
+import { fileText, tooLargeWords } from '@nimble-lever/core/vault';
 import { formatProblemWords } from '@nimble-lever/core/words';
 
 /** What was asked cannot be done; the message says why, without a stack. */
@@ -38,7 +39,10 @@ const MARKS = [
 
 /** Reads a text file: UTF-8, or UTF-16 where a byte-order mark says so. */
 export function readText(file: string): string {
-  const bytes = readBytesOf(file);
+  return decodedText(file, readBytesOf(file));
+}
+
+function decodedText(file: string, bytes: Buffer): string {
   const marked = MARKS.find(([, mark]) => mark.every((byte, i) => bytes[i] === byte));
   const encoding = marked?.[0] ?? 'utf-8';
   try {
@@ -55,7 +59,19 @@ export function readSetup(file: string): Setup {
 
 /** The same with the pictures of its faces, for who writes it again. */
 export function readSetupFile(file: string): SetupFile {
-  const read = readSetupDocument(readText(file));
+  const read = readSetupDocument(textOf(file));
   if (read.ok) return read.value;
   throw new Refused(read.problem.map((problem) => `${file}: ${formatProblemWords(problem)}`).join('\n'));
+}
+
+/** The text of a set-up's file, which may be packed as the Vault writes large ones. */
+function textOf(file: string): string {
+  const bytes = readBytesOf(file);
+  const why = tooLargeWords(bytes.length);
+  if (why !== null) throw new Refused(`${file}: ${why}`);
+  const isPacked = bytes.subarray(0, 2).toString('latin1') === 'PK';
+  if (!isPacked) return decodedText(file, bytes);
+  const read = fileText(bytes);
+  if ('why' in read) throw new Refused(`${file}: ${read.why}`);
+  return read.text;
 }

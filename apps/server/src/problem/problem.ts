@@ -15,6 +15,14 @@ export class Problem extends Error {
   }
 }
 
+/** The same as plain data, for another thread. */
+export type ProblemParts = Pick<Problem, 'status' | 'title' | 'detail' | 'facts'>;
+
+/** A problem without being an error, so that it can be sent. */
+export function problemParts({ status, title, detail, facts }: Problem): ProblemParts {
+  return { status, title, detail, facts };
+}
+
 /** Input that does not fit its schema; each place is named. */
 function inputProblem(error: z.ZodError, under: readonly PropertyKey[]): Problem {
   const wrong = error.issues.slice(0, 20).map((issue) => ({

@@ -92,22 +92,21 @@ export async function entriesBefore(
   return { entries: await toEntries(database, setUp, rows.reverse(), setup), more };
 }
 
-/** When each edit after a revision was made, and by whom, oldest first. */
-export async function momentsAfter(
-  database: Queryable,
-  setUp: string,
-  revision: number,
-): Promise<readonly Moment[]> {
+/** When each edit was made, and by whom, oldest first: some hundred thousand in a few tenths of a second. */
+export async function allMoments(database: Queryable, setUp: string): Promise<Moment[]> {
+  // Numbers, as reading a hundred thousand times from text takes longer than all else.
   const { rows } = await database.query(
-    `SELECT revision, at, author_id AS "authorId", author_name AS "authorName" FROM edits
-      WHERE set_up = $1 AND revision > $2 ORDER BY revision`,
-    [setUp, revision],
+    `SELECT revision, extract(epoch FROM at)::float8 * 1000 AS at, author_id AS "authorId", author_name AS "authorName"
+      FROM edits WHERE set_up = $1 ORDER BY revision`,
+    [setUp],
   );
-  return (rows as EditRow[]).map((row) => ({
-    revision: row.revision,
-    at: row.at.getTime(),
-    author: authorOf(row),
-  }));
+  const authors = new Map<string, Author>();
+  return (rows as (Omit<EditRow, 'at'> & { at: number })[]).map((row) => {
+    const key = `${row.authorId} ${row.authorName}`;
+    const author = authors.get(key) ?? authorOf(row);
+    authors.set(key, author);
+    return { revision: row.revision, at: row.at, author };
+  });
 }
 
 /** Entries with these ids, and the undos and redos of them, oldest first. */

@@ -4,7 +4,7 @@ import type { Moment, Storage } from '@nimble-lever/core/vault';
 import type { Pool, PoolClient } from 'pg';
 import type { Logger } from 'pino';
 import { inTransaction } from './database.ts';
-import { entriesAfter, entriesBefore, type LogPage, momentsAfter } from './editLog.ts';
+import { entriesAfter, entriesBefore, type LogPage } from './editLog.ts';
 import { packOld } from './editPacks.ts';
 import { Keeper } from './keeper.ts';
 import type { StoredSetup } from './loadSetup.ts';
@@ -239,7 +239,9 @@ export class SetupStore {
 
   /** When each edit after a revision was made, and by whom; null when there is no such set-up. */
   async momentsAfter(id: string, revision: number): Promise<readonly Moment[] | null> {
-    return (await this.read(id)) && momentsAfter(this.pool, id, revision);
+    const moments = await this.#writer(id).moments();
+    if (!moments) this.#writers.delete(id);
+    return moments?.slice(revision) ?? null;
   }
 
   /** Packs what is old of every log; says how many entries. */

@@ -76,3 +76,19 @@ test('a set-up that is gone, and one that is there again, are found', async () =
   await replace(2, 1);
   expect(await store.append('one', [rename(2, 2)])).toMatchObject({ revision: 2 });
 });
+
+test('when each edit was made is read once, goes on with what is saved here and elsewhere, and is read anew where all is otherwise', async () => {
+  await replace(1, 3);
+  const store = newStore();
+  const revisions = async (after = 0) =>
+    (await store.momentsAfter('one', after))?.map(({ revision }) => revision);
+  expect(await revisions()).toEqual([1, 2, 3]);
+  await store.append('one', [rename(1, 4)]);
+  await newStore().append('one', [rename(1, 5)]);
+  expect(await revisions()).toEqual([1, 2, 3, 4, 5]);
+  expect(await revisions(4)).toEqual([5]);
+  expect(await store.momentsAfter('one', 0)).toEqual(await newStore().momentsAfter('one', 0));
+  await replace(2, 2);
+  expect(await revisions()).toEqual([1, 2]);
+  expect(await store.momentsAfter('gone', 0)).toBeNull();
+});

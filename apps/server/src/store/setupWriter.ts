@@ -6,10 +6,11 @@ import {
   type Refusal,
   turnedIn,
 } from '@nimble-lever/core/setup';
+import type { Moment } from '@nimble-lever/core/vault';
 import type { Pool } from 'pg';
 import type { Logger } from 'pino';
 import { inTransaction, isAway, isRepeated, type Queryable } from './database.ts';
-import { entriesAbout, entriesAfter, savedAmong, toRow } from './editLog.ts';
+import { allMoments, entriesAbout, entriesAfter, savedAmong, toRow } from './editLog.ts';
 import type { Keeper } from './keeper.ts';
 import { HISTORY, type History, loadSetup, type StoredSetup } from './loadSetup.ts';
 import { catchUp, logEntry } from './logEntries.ts';
@@ -82,6 +83,8 @@ export class SetupWriter {
   /** The newest revision that was told of; null until the set-up was read once. */
   #told: number | null = null;
   readonly #recent = new RecentEntries();
+  /** When each edit was made; null until somebody asks. */
+  #moments: Moment[] | null = null;
   readonly #waiting: Job[] = [];
   #busy: Promise<void> | null = null;
 
@@ -96,6 +99,17 @@ export class SetupWriter {
   /** The newest state, as the database has it now; null where there is no such set-up. */
   read(): Promise<StoredSetup | null> {
     return this.#alone(() => this.#newest(this.pool));
+  }
+
+  /** When each edit was made, and by whom, oldest first; null where there is no such set-up. Read once, and kept. */
+  moments(): Promise<readonly Moment[] | null> {
+    return this.#alone(async () => {
+      const head = await this.#newest(this.pool);
+      if (!head) return null;
+      this.#moments ??= await allMoments(this.pool, this.id);
+      // What another copy of the server saves meanwhile is caught up with later, and told then.
+      return this.#moments.slice(0, head.revision);
+    });
   }
 
   /** Saves entries, each by itself: what is refused keeps none of the others. Null for an unknown set-up. */
@@ -318,6 +332,10 @@ export class SetupWriter {
     this.#head = after;
     this.#told = after.revision;
     this.#recent.add(texts);
+    const known = this.#moments?.length ?? Number.POSITIVE_INFINITY;
+    const made = entries.filter(({ revision }) => revision > known);
+    for (const { revision, at, author } of made)
+      this.#moments?.push({ revision, at: Date.parse(at), author });
     this.onSaved(this.id, from, after.revision, texts);
   }
 
@@ -331,6 +349,7 @@ export class SetupWriter {
     const loaded = await loadSetup(this.pool, this.id);
     this.#doubted = false;
     this.#recent.clear();
+    this.#moments = null;
     const [told, known] = [this.#told, this.#history];
     this.#head = loaded?.stored ?? null;
     this.#history = loaded?.history ?? null;

@@ -8,6 +8,7 @@ import { answerPairing } from './answeringPairings.ts';
 import { addPicture, keepPicture, pictureBytes } from './answeringPictures.ts';
 import { answerSetUps } from './answeringSetUps.ts';
 import { answerSnapshot } from './answeringSnapshots.ts';
+import type { BodyReader } from './bodyReader.ts';
 import type { Answer, Ask } from './messages.ts';
 
 /** What the worker keeps. */
@@ -16,6 +17,7 @@ export interface Kept {
   readonly pictures: PictureStore;
   readonly pictureProcesses: PictureProcesses;
   readonly pairings: PairingStore;
+  readonly bodies: BodyReader;
 }
 
 const encoder = new TextEncoder();
@@ -64,6 +66,6 @@ export async function answerTo(kept: Kept, ask: Ask): Promise<Omit<Answer, 'stat
     case 'append':
     case 'import':
     case 'missed':
-      return { holds: 'json', body: encoder.encode(await answerText(store, ask)) };
+      return { holds: 'json', body: encoder.encode(await answerText(kept, ask)) };
   }
 }

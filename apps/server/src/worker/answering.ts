@@ -1,22 +1,14 @@
 import { idSchema } from '@nimble-lever/core/devices';
-import {
-  appendSchema,
-  type Entry,
-  entrySchema,
-  revisionSchema,
-  type SentOutcome,
-  sentEntrySchema,
-} from '@nimble-lever/core/setup';
+import { revisionSchema, type SentOutcome } from '@nimble-lever/core/setup';
 import { refusalWords } from '@nimble-lever/core/words';
-import { issueWords } from '@nimble-lever/core/words/issues';
 import { z } from 'zod';
 import { Problem, readInput } from '../problem/problem.ts';
 import { PAGE_OF_ENTRIES } from '../store/editLog.ts';
 import type { SetupStore } from '../store/setupStore.ts';
 import { setupText } from '../store/setupText.ts';
 import type { Appended, EntryOutcome } from '../store/setupWriter.ts';
+import type { BodyReader } from './bodyReader.ts';
 import type { Ask, Query } from './messages.ts';
-import { parseBody } from './parseBody.ts';
 import { unknownSetUp } from './unknownSetUp.ts';
 
 /** Ids of authors are compared as text, so upper case is folded. */
@@ -33,6 +25,12 @@ const entriesQuery = z.union([
   }),
 ]);
 
+/** What answers: the set-ups, and who reads what is sent. */
+interface TextParts {
+  readonly store: SetupStore;
+  readonly bodies: BodyReader;
+}
+
 /** What is asked of the set-ups themselves. */
 type TextAsk = Extract<
   Ask,
@@ -40,7 +38,7 @@ type TextAsk = Extract<
 >;
 
 /** Answers what is asked, as JSON text. Throws a `Problem` for what is refused. */
-export async function answerText(store: SetupStore, ask: TextAsk): Promise<string> {
+export async function answerText({ store, bodies }: TextParts, ask: TextAsk): Promise<string> {
   switch (ask.kind) {
     case 'health':
     case 'list':
@@ -56,9 +54,9 @@ export async function answerText(store: SetupStore, ask: TextAsk): Promise<strin
     case 'entries':
       return entriesText(store, readInput(idSchema, ask.id), ask.query);
     case 'append':
-      return appendText(store, readInput(idSchema, ask.id), ask.body);
+      return appendText(store, bodies, readInput(idSchema, ask.id), ask.body);
     case 'import':
-      return appendText(store, readInput(idSchema, ask.id), ask.body, 'import');
+      return appendText(store, bodies, readInput(idSchema, ask.id), ask.body, 'import');
     case 'missed':
       return missedText(store, ask.id, ask.after);
   }
@@ -103,55 +101,25 @@ export function newsText(texts: readonly string[]): string {
 /** Saves entries, each by itself; answers what became of each, and what the sender had missed. */
 async function appendText(
   store: SetupStore,
+  bodies: BodyReader,
   id: string,
   body: Uint8Array,
   kind: 'edit' | 'import' = 'edit',
 ): Promise<string> {
-  const asked = parseBody(body);
-  refuseVersion1(asked);
-  const { after, entries: sent } = readInput(appendSchema, asked);
-  const misfits = new Map<number, SentOutcome>();
-  const entries: Entry[] = [];
-  for (const [i, given] of sent.entries()) {
-    const read = readEntry(given, i);
-    if ('outcome' in read) misfits.set(i, read.outcome);
-    else entries.push(read.entry);
-  }
+  const { after, entries, misfits } = await bodies.read(body);
   const saved = entries.length > 0 ? await store.append(id, entries, kind) : await nothing(store, id);
   if (!saved) throw unknownSetUp(id);
   const outcomes = saved.outcomes.map(toSent);
-  for (const [i, outcome] of [...misfits].sort(([a], [b]) => a - b)) outcomes.splice(i, 0, outcome);
+  for (const [i, outcome] of misfits) outcomes.splice(i, 0, outcome);
   const missed = await store.missedAt(id, after, saved.revision);
   const texts = missed?.texts ? `[${missed.texts.join(',')}]` : 'null';
   return `{"revision":${missed?.to ?? after},"outcomes":${JSON.stringify(outcomes)},"entries":${texts}}`;
-}
-
-/**
- * A page that was open before the server was brought up to date. It takes this answer for an outage, so it keeps its
- * edits; loaded anew, it brings them up to date and sends them.
- */
-function refuseVersion1(asked: unknown): void {
-  if (!z.strictObject({ base: z.number(), entries: z.array(z.unknown()) }).safeParse(asked).success) return;
-  const detail = 'Nimble Lever was brought up to date. Load the page anew; its edits are kept.';
-  throw new Problem(503, 'The page is of an older version', detail);
 }
 
 /** Where no entry could be read, only what was missed is told. */
 async function nothing(store: SetupStore, id: string): Promise<Appended | null> {
   const stored = await store.read(id);
   return stored && { outcomes: [], revision: stored.revision };
-}
-
-/** An entry, or why it is none. One without an id of its own makes the whole request unreadable. */
-function readEntry(given: unknown, i: number): { entry: Entry } | { outcome: SentOutcome } {
-  const parsed = entrySchema.safeParse(given);
-  if (parsed.success) return { entry: parsed.data };
-  const { data } = sentEntrySchema.safeParse(given);
-  if (!data) readInput(sentEntrySchema, given, ['entries', i]);
-  const [issue] = parsed.error.issues;
-  const where = issue && issue.path.length > 0 ? `${issue.path.join('.')}: ` : '';
-  const detail = `${where}${issue ? issueWords(issue) : ''} Nothing was changed by it.`;
-  return { outcome: { kind: 'refused', id: data?.id ?? '', code: 'unreadable', detail } };
 }
 
 /** What became of an entry, in words where it was not saved. */

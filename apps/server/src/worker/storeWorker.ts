@@ -12,6 +12,7 @@ import { SetupStore } from '../store/setupStore.ts';
 import { EDITS_CHANNEL } from '../store/writeStatement.ts';
 import { newsText } from './answering.ts';
 import { answerTo, type Kept } from './answerTo.ts';
+import { BodyReader } from './bodyReader.ts';
 import type { Answer, Ask, FromWorker, ToWorker, WorkerSettings } from './messages.ts';
 import { unusableWords } from './unusable.ts';
 
@@ -26,6 +27,8 @@ if (!port) throw new Error('This runs as a worker only.');
 const settings = workerData as WorkerSettings;
 const log = pino({ level: settings.logLevel });
 const encoder = new TextEncoder();
+/** Built, its helpers are files beside this one; else they are read as they are written. */
+const isBuilt = import.meta.url.endsWith('.mjs');
 /** A day. */
 const SWEEP_MS = 24 * 3600 * 1000;
 /** Answers the server. Bytes are handed over rather than copied. */
@@ -85,21 +88,21 @@ async function open() {
     log,
   );
   await listener.open();
-  // Built, it is a file beside this one; else it is read as it is written.
-  const isBuilt = import.meta.url.endsWith('.mjs');
-  const program = new URL(
-    isBuilt ? './pictureProcess.mjs' : '../pictures/pictureProcess.ts',
-    import.meta.url,
+  const pictureProcesses = new PictureProcesses(
+    new URL(isBuilt ? './pictureProcess.mjs' : '../pictures/pictureProcess.ts', import.meta.url),
   );
-  const pictureProcesses = new PictureProcesses(program);
+  const bodies = new BodyReader(
+    new URL(isBuilt ? './bodyThread.mjs' : './start.mjs?bodyThread', import.meta.url),
+  );
   const close = async () => {
     pictureProcesses.close();
+    bodies.close();
     await listener.close();
     await source.destroy();
   };
   const pictures = new PictureStore(pool);
   sweepDaily(store, pictures);
-  return { kept: { store, pictures, pictureProcesses, pairings: new PairingStore(pool) }, close };
+  return { kept: { store, pictures, pictureProcesses, bodies, pairings: new PairingStore(pool) }, close };
 }
 
 /** Once a day what nobody wants any more is looked for, and what a log from before still needs. */

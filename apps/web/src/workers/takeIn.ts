@@ -7,11 +7,13 @@ import {
   type Choice,
   type ComingPart,
   editTo,
+  fileText,
   type Incoming,
   type Mapping,
   planIncoming,
   proposeMapping,
   takeIn,
+  tooLargeWords,
 } from '@nimble-lever/core/vault';
 import {
   controlUseWords,
@@ -22,7 +24,6 @@ import {
   programName,
   refusalWords,
 } from '@nimble-lever/core/words';
-import { readFileText } from './readFileText.ts';
 
 /** A device that comes, as far as it is asked what becomes of it. */
 export interface ComingDevice {
@@ -89,10 +90,11 @@ addEventListener('message', ({ data }: MessageEvent<TakeInAsked>) => {
 });
 
 async function readFile(file: File, layout: Layout, now: Setup): Promise<void> {
-  const text = await readFileText(file);
-  if (typeof text !== 'string') return refuse(text.why);
+  const why = tooLargeWords(file.size);
+  const unpacked = why === null ? fileText(new Uint8Array(await file.arrayBuffer())) : { why };
+  if ('why' in unpacked) return refuse(unpacked.why);
   answer({ kind: 'step', step: 'check' });
-  const document = readSetupDocument(text);
+  const document = readSetupDocument(unpacked.text);
   if (!document.ok) return refuse(...document.problem.map(formatProblemWords));
   read = { file: document.value, layout };
   answer({ kind: 'step', step: 'compare' });

@@ -5,6 +5,7 @@ export { type Difference, differencesBetween, differencesOf } from './difference
 export { type Compared, type DifferenceWords, differenceWords } from './differenceWords.ts';
 export { type EditTo, editTo } from './editTo.ts';
 export { entryParts, entryWords } from './entryWords.ts';
+export { fileText, MOST_FILE_BYTES, tooLargeWords } from './fileText.ts';
 export {
   CHOICES,
   type Choice,
