@@ -22,14 +22,30 @@ function chainOf(pid) {
   return chain;
 }
 
+/** npm and the shell that it runs a script in: they only stand between. */
+function isBetween({ pid }) {
+  try {
+    const command = readFileSync(`/proc/${pid}/cmdline`, 'utf8').split('\0').slice(0, 3).join(' ');
+    return (
+      process.env.npm_lifecycle_event !== undefined &&
+      /(?:^|\W)npm\b|^(?:\S*\/)?(?:da|ba)?sh -c /.test(command)
+    );
+  } catch {
+    return false;
+  }
+}
+
 /**
- * Whether who leads a process's session is among those it comes from. When one of them ends, the system gives its children
- * to another process, and the way to the leader is lost: so it is seen, however early it was.
+ * Whether who started this process had ended before it looked: then the system has given it to another process, outside
+ * of its session, though it does not lead the session itself.
  */
-function reachesItsSession(chain) {
+function isLeftAlone(chain) {
   const [own] = chain;
+  const inside = chain.filter(({ session }) => session === own?.session);
+  const top = inside.at(-1);
   // Of a session that began outside this container nobody can say.
-  return !own || own.session === 0 || chain.some(({ pid }) => pid === own.session);
+  if (!own || !top || own.session === 0 || top.pid === own.session) return false;
+  return inside.every((each) => each === own || isBetween(each));
 }
 
 /** The terminal, where there is one: closed, it cannot be opened any more. */
@@ -48,12 +64,11 @@ function hasTerminal() {
  */
 function watchStarters() {
   const chain = chainOf(process.pid);
-  const wasWhole = reachesItsSession(chain);
+  const wasAlone = isLeftAlone(chain);
   const hadTerminal = hasTerminal();
   return () =>
-    wasWhole &&
+    !wasAlone &&
     chain.every(({ pid, start }) => lookAt(pid)?.start === start) &&
-    reachesItsSession(chainOf(process.pid)) &&
     (!hadTerminal || hasTerminal());
 }
 
