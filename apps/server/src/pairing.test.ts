@@ -1,4 +1,5 @@
 import { request } from 'node:http';
+import { setTimeout as sleep } from 'node:timers/promises';
 import { type PairingCode, pairedListSchema, pairingCodeSchema } from '@nimble-lever/core/desks';
 import { problemSchema } from '@nimble-lever/core/setup';
 import { WebSocket } from 'ws';
@@ -126,8 +127,12 @@ test('a code that is none is told apart from a wrong one, which says nothing of 
   const { status, json, setCookie } = await ask('POST', '/api/pair', '', { code: wrong, name: 'T' });
   expect([status, setCookie]).toEqual([403, '']);
   expect(JSON.stringify(json)).not.toContain(code);
+  // Who goes on is slowed down, and told for how long; the code is as good as it was.
   for (let i = 0; i < 4; i++) await ask('POST', '/api/pair', '', { code: wrong, name: 'T' });
-  expect(await ask('POST', '/api/pair', '', { code, name: 'T' })).toMatchObject({ status: 403 });
+  const slow = await ask('POST', '/api/pair', '', { code, name: 'T' });
+  expect(slow).toMatchObject({ status: 429, json: { detail: expect.stringMatching(/Wait \d+ s/) } });
+  await sleep(2100);
+  expect(await ask('POST', '/api/pair', '', { code, name: 'T' })).toMatchObject({ status: 200 });
 });
 
 test('a browser paired for everything comes in, at every server; forgotten, at none', async () => {
@@ -213,7 +218,7 @@ test('how a code stands is told to who had it made', async () => {
   const { id, code } = await makeCode(panel);
   const read = async () =>
     pairingCodeSchema.parse(await (await fetch(`${server.address}/api/pairings/codes/${id}`)).json());
-  expect(await read()).toMatchObject({ code, tries: 5, pairedWith: null });
+  expect(await read()).toMatchObject({ code, wrong: 0, pairedWith: null });
   await ask('POST', '/api/pair', '', { code, name: 'Sill' });
   expect(await read()).toMatchObject({ pairedWith: 'Sill' });
   expect((await fetch(`${server.address}/api/pairings/codes/nonsense`)).status).toBe(400);

@@ -60,7 +60,8 @@ export const OPERATIONS: readonly Operation[] = [
     problems: {
       ...DATABASE,
       400: 'A code is six digits.',
-      403: 'No code that is good now is this one; it counts as a try.',
+      403: 'No code that is good now is this one.',
+      429: 'Too many codes were wrong; it says how long to wait.',
     },
   },
   {
@@ -77,7 +78,7 @@ export const OPERATIONS: readonly Operation[] = [
     method: 'post',
     path: '/api/pairings/codes',
     id: 'makeCode',
-    does: 'Makes a code of six digits that gives a browser some rights, good once, for two minutes and five tries.',
+    does: 'Makes a code of six digits that gives a browser some rights, good once, for two minutes.',
     parameters: [],
     body: 'Rights',
     answer: 'PairingCode',

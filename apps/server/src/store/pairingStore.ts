@@ -1,7 +1,6 @@
 import { randomInt, randomUUID } from 'node:crypto';
 import {
   CODE_SECONDS,
-  MOST_TRIES,
   type PairedBrowser,
   type PairingCode,
   type Rights,
@@ -30,7 +29,7 @@ export type PairOutcome =
 
 /** What the database keeps of rights; of a later version, none can be granted. */
 const rowsOf = <Row extends z.ZodRawShape>(row: Row) => z.array(z.object({ ...row, rights: rightsSchema }));
-const codeRows = rowsOf({ id: z.string(), code: z.string(), tries: z.number() });
+const codeRows = rowsOf({ id: z.string(), code: z.string() });
 const pairedRows = rowsOf({ id: z.string(), name: z.string(), paired_at: z.date(), seen_at: z.date() });
 const seenRows = rowsOf({ id: z.string() });
 
@@ -53,14 +52,14 @@ export class PairingStore {
         VALUES ($1, $2, $3, 0, now() + make_interval(secs => ${CODE_SECONDS}))`,
       [id, code, rights],
     );
-    return { id, code, seconds: CODE_SECONDS, tries: MOST_TRIES, pairedWith: null };
+    return { id, code, seconds: CODE_SECONDS, wrong: 0, pairedWith: null };
   }
 
   /** How a code stands; null where there is none of that id. */
   async code(id: string): Promise<PairingCode | null> {
     const { rows } = await this.pool.query(
       `SELECT id, code, greatest(0, extract(epoch FROM good_until - now()))::float8 AS seconds,
-          greatest(0, ${MOST_TRIES} - tries) AS tries, paired_with AS "pairedWith"
+          tries AS wrong, paired_with AS "pairedWith"
         FROM pairing_codes WHERE id = $1`,
       [id],
     );
@@ -75,15 +74,15 @@ export class PairingStore {
   }
 
   /**
-   * Tries a code for a browser. A wrong one counts against every code that is good now, since nobody knows which was
-   * meant. `token` is the hash of the browser's new secret; what it had before, by `before`, is replaced.
+   * Tries a code for a browser. A wrong one is noted at every code that is good now, since nobody knows which was meant:
+   * who shows one is told. `token` is the hash of the browser's new secret; what it had before, by `before`, is replaced.
    */
   async pair(code: string, name: string, token: string, before: string | null): Promise<PairOutcome> {
     return inTransaction(this.pool, 'BEGIN', async (client) => {
       // Locked: of many tries at once each counts before the next is looked at.
       const { rows } = await client.query(
-        `SELECT id, code, rights, tries FROM pairing_codes
-          WHERE good_until > now() AND tries < ${MOST_TRIES} AND paired_with IS NULL ORDER BY id FOR UPDATE`,
+        `SELECT id, code, rights FROM pairing_codes
+          WHERE good_until > now() AND paired_with IS NULL ORDER BY id FOR UPDATE`,
       );
       const good = codeRows.parse(rows);
       const met = good.find((each) => each.code === code);

@@ -47,4 +47,4 @@ export async function answerPairing(pairings: PairingStore, ask: PairingAsk): Pr
 
 /** It tells nothing of how many codes there are, or how near it was. */
 const WRONG =
-  'No code that is good now is this one. A code is good for two minutes and five tries; look at it again, or have a new one made.';
+  'No code that is good now is this one. A code is good for two minutes; look at it again, or have a new one made.';

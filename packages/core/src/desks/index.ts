@@ -29,7 +29,6 @@ export {
 } from './messages.ts';
 export {
   CODE_SECONDS,
-  MOST_TRIES,
   type PairedBrowser,
   type PairingCode,
   pairAnswerSchema,

@@ -3,8 +3,6 @@ import { idSchema, nameSchema } from '../devices/index.ts';
 
 /** How long a code is good: seconds. */
 export const CODE_SECONDS = 120;
-/** After so many wrong tries a code is good no more. */
-export const MOST_TRIES = 5;
 
 /** What a browser may do here: everything, or show the pages of one panel and send its presses. */
 export const rightsSchema = z.discriminatedUnion('may', [
@@ -32,8 +30,8 @@ export const pairingCodeSchema = z.object({
   code: z.string(),
   /** How long it is still good: seconds; 0 when it is good no more. */
   seconds: z.number().min(0),
-  /** How many wrong tries are still taken. */
-  tries: z.int().min(0),
+  /** How many wrong codes were typed while it was good. */
+  wrong: z.int().min(0),
   /** The browser it was used by; null while it was not. */
   pairedWith: z.string().nullable(),
 });

@@ -63,7 +63,7 @@ export function PairingCode({ rights, origin, to }: Props) {
     <Frame>
       <div className="side">
         {code.pairedWith === null ? (
-          <p role="status">{code.tries === 0 ? WORDS.spent : WORDS.over}</p>
+          <p role="status">{WORDS.over}</p>
         ) : (
           <span role="status" className="done">
             <Check size={18} aria-hidden /> {WORDS.paired(code.pairedWith)}
@@ -77,7 +77,7 @@ export function PairingCode({ rights, origin, to }: Props) {
 
 /** A code that is good: as a picture, which brings the digits along, and in digits. */
 function Shown({
-  code: { code, seconds, tries },
+  code: { code, seconds, wrong },
   origin,
   to,
 }: Omit<Props, 'rights'> & { readonly code: Code }) {
@@ -105,10 +105,8 @@ function Shown({
         <b>{address}</b>
         <span>{WORDS.andType}</span>
         <span className="digits">{WORDS.digits(code)}</span>
-        <span>
-          {WORDS.good(seconds)}
-          {tries < 5 && `, ${WORDS.triesLeft(tries)}`}
-        </span>
+        <span>{WORDS.good(seconds)}</span>
+        {wrong > 0 && <p role="status">{WORDS.wrong(wrong)}</p>}
       </div>
     </Frame>
   );

@@ -12,8 +12,7 @@ export type CodeState =
   | { readonly kind: 'shown'; readonly code: PairingCode };
 
 /** Whether a code still lets somebody in. */
-export const isGood = ({ seconds, tries, pairedWith }: PairingCode) =>
-  seconds > 0 && tries > 0 && pairedWith === null;
+export const isGood = ({ seconds, pairedWith }: PairingCode) => seconds > 0 && pairedWith === null;
 
 /** A code for some rights, and how it stands; other rights have one of their own made. Also: has another one made. */
 export function usePairingCode(rights: Rights): readonly [CodeState, () => void] {

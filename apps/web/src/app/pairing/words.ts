@@ -6,9 +6,12 @@ export const WORDS = {
   digits: (code: string) => `${code.slice(0, 3)} ${code.slice(3)}`,
   good: (seconds: number) =>
     `Good for ${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`,
-  triesLeft: (tries: number) => (tries === 1 ? 'one try left' : `${tries} tries left`),
+  /** Somebody slips; more than that is somebody who guesses. */
+  wrong: (count: number) =>
+    count < 3
+      ? 'A wrong code was typed.'
+      : `Wrong codes were typed ${count} times. If that was not you, someone is trying to get in; they are slowed down.`,
   over: 'This code has run out.',
-  spent: 'A wrong code was typed five times, so this one is good no more.',
   another: 'Make another code',
   make: 'Make a code',
   making: 'Making a code…',
