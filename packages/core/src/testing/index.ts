@@ -4,6 +4,7 @@ export { arbitraryEvents, arbitraryHappenings, type Happens } from './arbitraryE
 export { arbitraryMacroSteps, arbitrarySetup } from './arbitrarySetup.ts';
 export { demoBeforePages } from './demoBeforePages.ts';
 export { arbitraryScenario, checkAgainstSlow, checkInvariants, type Scenario } from './invariants.ts';
+export { TRYING_PIECES, takesLinearTime } from './linearTime.ts';
 export { type Tried, tryOut } from './replay.ts';
 export { type RunWithEdits, runAll } from './runAll.ts';
 export { FOREIGN, SMALL_KEYBOARDS, SWAPPED } from './smallLayouts.ts';

@@ -35,8 +35,9 @@ export function readBytes(text: string): Result<Uint8Array, BytesProblem> {
 /** The text with all that is no byte blanked out, so that places stay what they are. */
 function bareText(text: string): string {
   const blank = (found: string) => found.replace(/[^\n]/g, ' ');
-  const body = /\{([^{}]*)\}\s*;?\s*$/.exec(stripped(text));
-  const inner = body ? blank(text.slice(0, body.index)) + stripped(text).slice(body.index) : stripped(text);
+  const bare = stripped(text).trimEnd();
+  const body = /\{([^{}]*)\}\s*;?$/.exec(bare);
+  const inner = body ? blank(text.slice(0, body.index)) + bare.slice(body.index) : bare;
   return withoutOffsets(inner.replace(/\|[^\n]*\|?[ \t]*$/gim, blank), blank);
 }
 
@@ -62,9 +63,27 @@ function withoutOffsets(text: string, blank: (found: string) => string): string 
     .join('\n');
 }
 
-/** Comments become spaces, so that what is wrong is told at its own place. */
+/** Comments become spaces, so that what is wrong is told at its own place. One that does not end is none. */
 function stripped(text: string): string {
-  return text.replace(/\/\*[\s\S]*?\*\/|\/\/[^\n]*|#[^\n]*/g, (comment) => comment.replace(/[^\n]/g, ' '));
+  const begins = /\/\*|\/\/[^\n]*|#[^\n]*/g;
+  const pieces: string[] = [];
+  let from = 0;
+  // Once there is no end, there is none for what begins later: it is not looked for again.
+  let isOpen = false;
+  for (let found = begins.exec(text); found; found = begins.exec(text)) {
+    const isBlock = found[0] === '/*';
+    if (isBlock && isOpen) continue;
+    const close = isBlock ? text.indexOf('*/', found.index + 2) : 0;
+    if (close < 0) {
+      isOpen = true;
+      continue;
+    }
+    const end = isBlock ? close + 2 : found.index + found[0].length;
+    pieces.push(text.slice(from, found.index), text.slice(found.index, end).replace(/[^\n]/g, ' '));
+    from = end;
+    begins.lastIndex = end;
+  }
+  return pieces.join('') + text.slice(from);
 }
 
 /** Bytes as text: two digits each, in capitals, parted by spaces. */

@@ -12,6 +12,12 @@ const BETWEEN: readonly RegExp[] = [
   /\s+\((?=[^()]*\)$)/g,
 ];
 
+/** No name with its keys is so long; what is, is a sentence, and is not looked through for signs: characters. */
+export const MOST_PARTED = 500;
+/** A run of blanks of which no more is kept: columns are parted by fewer. */
+const RUN = / {9,}/g;
+const KEPT_RUN = ' '.repeat(8);
+
 /** Lines of text, each a name and its keys in either order; empty lines are passed over. */
 export function plainLines(text: string, at: TypedAt): readonly ListLine[] {
   return text.split(/\r\n|\r|\n/).flatMap((own, i) => {
@@ -21,7 +27,9 @@ export function plainLines(text: string, at: TypedAt): readonly ListLine[] {
 }
 
 /** A line as its name and its keys; one cell where nothing of it is keys. */
-export function partedLine(line: string, at: TypedAt): readonly string[] {
+export function partedLine(given: string, at: TypedAt): readonly string[] {
+  const line = given.replace(RUN, KEPT_RUN);
+  if (line.length > MOST_PARTED) return [line];
   for (const between of BETWEEN) {
     // From the end: a name may have the same sign in it.
     for (const found of [...line.matchAll(between)].reverse()) {
@@ -56,7 +64,9 @@ function lastWords(line: string, at: TypedAt): readonly string[] | null {
 }
 
 /** Different keys for the same, as lists write them in one place. */
-export function alternatives(cell: string): readonly string[] {
+export function alternatives(given: string): readonly string[] {
+  const cell = given.replace(RUN, KEPT_RUN);
+  if (cell.length > MOST_PARTED) return [cell.trim()];
   const bare = cell.replace(/[`*]{1,2}(?=\S)(.*?)[`*]{1,2}/g, '$1').trim();
   const parts = bare.split(/\s+(?:or|oder|ou)\s+|\s*\n\s*|\s+\/\s+|;\s+/i).map((part) => part.trim());
   return parts.filter((part) => part !== '');
