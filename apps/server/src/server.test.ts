@@ -279,6 +279,7 @@ test.each([
   ['an entry without an id', EDITS, { after: 0, entries: [entry(bound('A')), {}] }, 400, 'entries.1.id'],
   ['an unknown set-up', '/api/set-ups/gone/edits', body(0, bound('A')), 404, 'There is no set-up “gone”.'],
   ['an unknown address', '/api/nowhere', {}, 404, 'There is nothing at POST /api/nowhere.'],
+  ['half an escaped character', '/assets/%', {}, 400, 'begins no character'],
   ['another method on a page', '/board', {}, 404, 'There is nothing at POST /board.'],
 ])('refuses %s as problem details in words', async (_name, path, content, status, words) => {
   const answer = await post(path, content);

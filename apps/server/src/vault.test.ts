@@ -6,7 +6,8 @@ import {
   stateSchema,
   storedSchema,
 } from '@nimble-lever/core/setup';
-import { snapshotHeadSchema } from '@nimble-lever/core/vault';
+import { MOST_SNAPSHOTS, snapshotHeadSchema } from '@nimble-lever/core/vault';
+import pg from 'pg';
 import { z } from 'zod';
 import { DEMO_ID, type RunningServer } from './server.ts';
 import { newDatabase } from './testing/database.ts';
@@ -14,8 +15,10 @@ import { startTestServer } from './testing/testServer.ts';
 
 let server: RunningServer;
 let drop: () => Promise<void>;
+let url = '';
 beforeAll(async () => {
   const database = await newDatabase();
+  url = database.url;
   drop = database.drop;
   server = await startTestServer(database.url);
 });
@@ -154,4 +157,64 @@ test.each([
   expect(got).toBe(status);
   expect(problemSchema.parse(json).detail).toMatch(/^[A-Z““a-z].*\.$/);
   expect([await list(), await snapshots()]).toEqual(before);
+});
+
+test('a person makes as many snapshots as there may be, and no more', async () => {
+  await ask('POST', SNAPSHOTS, { name: 'Copied', note: null, author });
+  const client = new pg.Client({ connectionString: url });
+  await client.connect();
+  await client.query(
+    `INSERT INTO snapshots (set_up, id, revision, kind, name, note, author_id, author_name, at, day, version, parts, pictures)
+      SELECT set_up, gen_random_uuid(), revision, kind, name, 'many', author_id, author_name, at, day, version, parts, pictures
+      FROM snapshots, generate_series(1, $1) WHERE name = 'Copied'`,
+    [MOST_SNAPSHOTS],
+  );
+  const { status, json } = await ask('POST', SNAPSHOTS, { name: 'One more', note: null, author });
+  expect([status, json]).toEqual([
+    409,
+    expect.objectContaining({ detail: expect.stringContaining('as many as there may be') }),
+  ]);
+  await client.query(`DELETE FROM snapshots WHERE name = 'Copied'`);
+  await client.end();
+});
+
+/** Bodies that take long to read, or all the memory, where they are read before they are looked at. */
+const LONG = [
+  ['lists within lists', () => '['.repeat(30_000_000), 'lists within lists'],
+  ['empty entries', () => `{"after":0,"entries":[${'{},'.repeat(9_000_000)}{}]}`, 'million parts'],
+  ['a text that does not end', () => `{"after":0,"entries":["${'a'.repeat(1_000_000)}`, 'not readable JSON'],
+  [
+    'parts that are none',
+    () =>
+      JSON.stringify({
+        after: 0,
+        entries: [
+          entryOf({ kind: 'together', edits: Array.from({ length: 300_000 }, () => ({ kind: 'x' })) }),
+        ],
+      }),
+    '',
+  ],
+] as const;
+const entryOf = (edit: unknown) => ({ id: randomUUID(), role: 'do', author, base: 0, edit });
+
+test.each(LONG)('%s: refused in words, and who reads meanwhile does not wait', async (_name, make, words) => {
+  const sent = fetch(`${server.address}/api/set-ups/${DEMO_ID}/import`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: make(),
+  });
+  let isOver = false;
+  const over = sent.finally(() => {
+    isOver = true;
+  });
+  let reads = 0;
+  while (!isOver && reads < 5) {
+    expect((await fetch(`${server.address}/api/set-ups`)).status).toBe(200);
+    reads += 1;
+  }
+  const response = await over;
+  const text = await response.text();
+  expect(response.status < 500).toBe(true);
+  expect(text).toContain(words);
+  expect(text).not.toContain('at Object.');
 });

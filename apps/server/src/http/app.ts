@@ -43,7 +43,7 @@ export function createApp({ config, store, access, version, hosts, isEncrypted, 
     );
   }
   app.use(helmet({ contentSecurityPolicy: { useDefaults: false, directives: contentPolicy }, hsts: false }));
-  app.use(guard(hosts));
+  app.use(guard(hosts), refuseUndecodable);
 
   const api = express.Router();
   const about = { version, instance: config.INSTANCE };
@@ -107,6 +107,16 @@ function serveToAll(app: Express, dist: string): void {
   );
   app.get('/pair', sendPage(dist, 'pair.html'));
   for (const icon of ICONS) app.get(`/${icon}`, sendPage(dist, icon));
+}
+
+/** An address with half an escaped character is none; what serves files would answer in its own words. */
+function refuseUndecodable(request: Request, _response: Response, next: NextFunction): void {
+  try {
+    decodeURIComponent(request.path);
+  } catch {
+    throw new Problem(400, 'Not an address', 'The address has a “%” that begins no character.');
+  }
+  next();
 }
 
 /** A page is asked for each time. */

@@ -171,7 +171,7 @@ export const VAULT_OPERATIONS: readonly Operation[] = [
     parameters: [id],
     body: 'NewSnapshot',
     answer: 'Made',
-    problems: { ...READING, ...DATABASE },
+    problems: { ...READING, ...DATABASE, 409: 'There are as many snapshots as there may be.' },
   },
   {
     method: 'put',

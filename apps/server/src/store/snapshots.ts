@@ -83,6 +83,15 @@ export class Snapshots {
     });
   }
 
+  /** How many a person has made. */
+  async countOwn(setUp: string): Promise<number> {
+    const { rows } = await this.pool.query(
+      `SELECT count(*)::int AS count FROM snapshots WHERE set_up = $1 AND kind = 'own'`,
+      [setUp],
+    );
+    return (rows as { count: number }[])[0]?.count ?? 0;
+  }
+
   /** What a person may look at, newest first; marks are ours. */
   async list(setUp: string): Promise<readonly SnapshotHead[]> {
     const { rows } = await this.pool.query(

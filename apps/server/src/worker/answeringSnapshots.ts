@@ -3,6 +3,7 @@ import { revisionSchema } from '@nimble-lever/core/setup';
 import {
   editTo,
   goBackSchema,
+  MOST_SNAPSHOTS,
   newSnapshotSchema,
   packMoments,
   snapshotWordsSchema,
@@ -49,6 +50,10 @@ export async function answerSnapshot(store: SetupStore, ask: SnapshotAsk): Promi
       return JSON.stringify(await store.snapshots.list(id));
     case 'keep-snapshot': {
       const { name, note, author } = readInput(newSnapshotSchema, parseBody(ask.body));
+      if ((await store.snapshots.countOwn(id)) >= MOST_SNAPSHOTS) {
+        const detail = `There are ${MOST_SNAPSHOTS} snapshots, as many as there may be. Remove some that are not needed; nothing was changed.`;
+        throw new Problem(409, 'Too many snapshots', detail);
+      }
       const kept = await store.keepNow(id, { kind: 'own', name, note, author, day: null });
       if (kept === null) throw unknownSetUp(id);
       return JSON.stringify({ id: kept });

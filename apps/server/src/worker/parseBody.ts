@@ -3,8 +3,8 @@ import { Problem } from '../problem/problem.ts';
 /** Bytes that are no UTF-8 are refused rather than read as something else. */
 const decoder = new TextDecoder('utf-8', { fatal: true });
 
-/** Deeper than anything that is sent: steps within steps within an edit come to some forty. */
-export const MOST_DEEP = 100;
+/** Deeper than anything that is sent, which schemas refuse at its own place; it is reading thousands more that takes long. */
+export const MOST_DEEP = 5000;
 /** More than the largest import has: 76,000 bindings come to 1.2 million. */
 export const MOST_VALUES = 2_000_000;
 
@@ -35,7 +35,7 @@ function wrongWith(body: Uint8Array): string | null {
     else if (OPENS.has(byte)) {
       depth += 1;
       values += 1;
-      if (depth > MOST_DEEP) return `The request has lists within lists ${MOST_DEEP} deep.`;
+      if (depth > MOST_DEEP) return `The request has lists within lists, more than ${MOST_DEEP} deep.`;
     } else if (CLOSES.has(byte)) depth -= 1;
     if (values > MOST_VALUES) return `The request has more than ${MOST_VALUES / 1_000_000} million parts.`;
   }

@@ -91,9 +91,7 @@ async function open() {
   const pictureProcesses = new PictureProcesses(
     new URL(isBuilt ? './pictureProcess.mjs' : '../pictures/pictureProcess.ts', import.meta.url),
   );
-  const bodies = new BodyReader(
-    new URL(isBuilt ? './bodyThread.mjs' : './start.mjs?bodyThread', import.meta.url),
-  );
+  const bodies = new BodyReader(new URL(isBuilt ? './bodyThread.mjs' : './startBody.mjs', import.meta.url));
   const close = async () => {
     pictureProcesses.close();
     bodies.close();

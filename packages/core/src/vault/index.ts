@@ -22,6 +22,7 @@ export { SITTING_GAP_MS, type Sitting, sittingsOf } from './sittings.ts';
 export {
   BULK_PARTS,
   goBackSchema,
+  MOST_SNAPSHOTS,
   newSnapshotSchema,
   SNAPSHOT_KINDS,
   type SnapshotHead,

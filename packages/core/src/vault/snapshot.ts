@@ -21,6 +21,9 @@ export const goBackSchema = z.strictObject({
 /** Whether it was done, or is so already. */
 export const wentBackSchema = z.strictObject({ kind: z.enum(['done', 'there']) });
 
+/** As many as a person makes of one set-up: one a day for more than a year. */
+export const MOST_SNAPSHOTS = 500;
+
 /** A snapshot to be made, with who makes it. */
 export const newSnapshotSchema = snapshotWordsSchema.extend({ author: authorSchema });
 

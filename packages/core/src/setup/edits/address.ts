@@ -72,6 +72,9 @@ export const addressSchema = z
   .max(600)
   .refine((address) => parseAddress(address) !== null, because('address'));
 
+/** The address of an item that stands in a list, which the set-up itself does not. */
+export const itemAddressSchema = addressSchema.refine((address) => address !== '', because('address'));
+
 /** The addresses of items. */
 export const itemAt = {
   device: (device: string): Address => `devices/${device}`,

@@ -362,3 +362,13 @@ test('steps may stand eight deep', () => {
   expect([add('/steps/a/steps/b', 5), add('/steps/a/steps/b', 6)]).toEqual([true, false]);
   expect([add('/steps/a'.repeat(7), 0), add('/steps/a'.repeat(8), 0)]).toEqual([true, false]);
 });
+
+test('the set-up itself is changed, but is no item that is added, removed or moved', () => {
+  const kinds = [
+    { kind: 'set', at: '', fields: { name: 'Loft' } },
+    { kind: 'add', at: '', item: {}, after: null },
+    { kind: 'remove', at: '' },
+    { kind: 'move', at: '', after: null },
+  ];
+  expect(kinds.map((edit) => editSchema.safeParse(edit).success)).toEqual([true, false, false, false]);
+});

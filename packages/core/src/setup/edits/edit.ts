@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { because, idSchema } from '../../devices/index.ts';
 import { stepSchemaAt } from '../macro.ts';
-import { addressSchema, type ParsedAddress, parseAddress } from './address.ts';
+import { addressSchema, itemAddressSchema, type ParsedAddress, parseAddress } from './address.ts';
 import { fieldSchema } from './fields.ts';
 import { shapeOf } from './items.ts';
 
@@ -44,7 +44,7 @@ const setSchema = z
 const addSchema = z
   .strictObject({
     kind: z.literal('add'),
-    at: addressSchema,
+    at: itemAddressSchema,
     item: z.unknown(),
     after: idSchema.nullable(),
   })
@@ -93,12 +93,12 @@ function pass(
 }
 
 /** Removes an item with all that is in it and all that is bound to it. */
-const removeSchema = z.strictObject({ kind: z.literal('remove'), at: addressSchema });
+const removeSchema = z.strictObject({ kind: z.literal('remove'), at: itemAddressSchema });
 
 /** Puts an item after another of its list; null puts it first. */
 const moveSchema = z.strictObject({
   kind: z.literal('move'),
-  at: addressSchema,
+  at: itemAddressSchema,
   after: idSchema.nullable(),
 });
 
