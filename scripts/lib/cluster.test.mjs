@@ -123,6 +123,8 @@ test('the server’s account owns its database and may do nothing else, also whe
   });
   expect(told.output).not.toMatch(/at .*\.mjs:\d+/);
   writeFileSync(path.join(home(), 'password'), password);
+  // Whoever leaves last stops it; the next test finds it running.
+  await say(START);
 }, 60_000);
 
 test('a folder copied from a running cluster is no running cluster', async () => {

@@ -73,7 +73,8 @@ export const ROOMS = [
   [
     server('pictures')[0],
     [...ALL_OF_CORE, ...server('store', 'problem')],
-    ['saxes', 'sharp', 'zod', 'node:'],
+    // It forks our own program; nothing else of the server starts another.
+    ['saxes', 'sharp', 'zod', 'node:', 'child_process'],
   ],
   [server('database')[0], ALL_OF_CORE, ['typeorm', 'reflect-metadata']],
   [server('store')[0], [...ALL_OF_CORE, ...server('database')], ['pg', 'pino', 'typeorm', 'zod', 'node:']],
