@@ -1,6 +1,19 @@
+import { makeTestGroups } from './scripts/lib/testGroups.mjs';
+
+/** All of them are run in groups; some of them, or with their coverage, each file by itself. */
+const tests =
+  process.env.TEST_GROUPS === '1' ? makeTestGroups() : ['<rootDir>/{packages,apps}/*/src/**/*.test.{ts,tsx}'];
+
 /** Unit and property tests of every workspace, next to what they test. */
 export default {
-  testMatch: ['<rootDir>/{packages,apps}/*/src/**/*.test.{ts,tsx}', '<rootDir>/scripts/**/*.test.mjs'],
+  testMatch: [...tests, '<rootDir>/scripts/**/*.test.mjs'],
+  // Of random runs that take long: see packages/core/src/testing/fuzz.ts.
+  globals: {
+    FUZZ: {
+      seed: Number(process.env.SEED || Math.floor(Math.random() * 2 ** 31)),
+      share: Number(process.env.FUZZ_SHARE || 0.1),
+    },
+  },
   testEnvironment: 'node',
   transform: {
     '^.+\\.(tsx?|mjs)$': [

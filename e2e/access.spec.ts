@@ -1,8 +1,11 @@
 import path from 'node:path';
 import { show, showRows } from './support/board.ts';
+import { IN_FULL } from './support/inFull.ts';
 import { cell, control, expect, expectAccessible, open, test } from './support/test.ts';
 
-for (const theme of ['light', 'dark'] as const) {
+// What is dark is looked at where it is made: see `expectAccessibleInBoth`.
+const THEMES = IN_FULL ? (['light', 'dark'] as const) : (['light'] as const);
+for (const theme of THEMES) {
   test.describe(theme, () => {
     test.use({ colorScheme: theme });
 

@@ -4,11 +4,14 @@ import { setTimeout as sleep } from 'node:timers/promises';
 import { clusterOf, startCluster } from '../scripts/lib/cluster.mjs';
 import { type RunningApp, startApp } from './support/app.ts';
 import { WREN } from './support/edits.ts';
+import { IN_FULL } from './support/inFull.ts';
 import { expect, test } from './support/test.ts';
 
-const ROUNDS = 50;
+const ROUNDS = IN_FULL ? 50 : 6;
 /** Of the database itself, which takes longer to come back. */
-const DATABASE_ROUNDS = 25;
+const DATABASE_ROUNDS = IN_FULL ? 25 : 3;
+/** How far into what is under way, of 120 ms, each round is hurt: a few rounds are as spread as many. */
+const STRIDE = IN_FULL ? 7 : 23;
 /** So many macros come at once. */
 const MACROS = 200;
 
@@ -71,7 +74,7 @@ async function goThrough(app: RunningApp, rounds: number, hurt: Hurt, hurtBack: 
   for (let round = 0; round < rounds; round++) {
     const imported = post('/import', { after: 0, entries: [importOf(round)] });
     const kept = post('/snapshots', { name: `Round ${round}`, note: null, author: WREN });
-    await sleep((round * 7) % 120);
+    await sleep((round * STRIDE) % 120);
     const hurting = await hurt(round);
     const [saved, named] = (await Promise.all([imported, kept])) as [
       { outcomes: { kind: string }[] } | null,
@@ -101,8 +104,8 @@ async function goThrough(app: RunningApp, rounds: number, hurt: Hurt, hurtBack: 
     expect([0, count]).toContain(left);
     if (went) expect(left).toBe(0);
   }
-  // Some came through, else nothing was shown.
-  expect(whole).toBeGreaterThan(0);
+  // Of many some came through, else nothing was shown.
+  if (IN_FULL) expect(whole).toBeGreaterThan(0);
 }
 
 const nothing = async () => ({ heal: async () => undefined });

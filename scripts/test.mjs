@@ -2,6 +2,7 @@
 // Everything that is tested: types and lint, unit and property tests, faults while pages edit, end-to-end tests in
 // Chromium, on a database server of its own. Words after `npm test --` choose parts: check, unit, faults, e2e; the rest is handed
 // to the runner (`npm test -- e2e board`).
+import { randomInt } from 'node:crypto';
 import { mkdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { alone } from './lib/lock.mjs';
@@ -23,6 +24,8 @@ const REFERENCES = {
 };
 /** Makes the runner note whether a line ran, not how often: counting takes the tests more than twice as long. */
 const COVERED_OR_NOT = path.join(ROOT, 'scripts/lib/coveredOrNot.cjs');
+/** All that the tests have, not the share of it that every change waits for: see `npm run check -- --all`. */
+const IN_FULL = process.env.IN_FULL === '1';
 /** What the end-to-end tests use: a screen without one, keys pressed on it, a certificate of their own. */
 const TOOLS = { xvfb: '/usr/bin/Xvfb', xdotool: '/usr/bin/xdotool', openssl: '/usr/bin/openssl' };
 
@@ -64,7 +67,10 @@ async function faults() {
 async function withDatabase(parts, others, tally) {
   const { openServer } = await import('./lib/database.mjs');
   const { runAside } = await import('./lib/run.mjs');
-  const { countJest, countPlaywright } = await import('./lib/tally.mjs');
+  const { countJest, countPlaywright, slowest, timesOfJest, timesOfPlaywright } = await import(
+    './lib/tally.mjs'
+  );
+  const times = [];
   // A server of the tests' own: nothing a person keeps is within their reach.
   const database = await alone(() => openServer('test'));
   const leave = () => {
@@ -83,13 +89,19 @@ async function withDatabase(parts, others, tally) {
       const report = path.join(reports, 'unit.json');
       const args = ['--json', `--outputFile=${report}`, '--testLocationInResults', ...others];
       const all = others.length === 0;
-      if (all) args.push('--coverage');
+      const seed = Number(process.env.SEED || randomInt(2 ** 31));
+      say(`New random runs by SEED=${seed}.`);
+      if (IN_FULL) args.push('--coverage');
+      const own = IN_FULL
+        ? { NODE_OPTIONS: `--require "${COVERED_OR_NOT}"` }
+        : { TEST_GROUPS: all ? '1' : '' };
       await runNode('jest', 'bin/jest.js', ROOT, args, {
         stdio: ['ignore', 'ignore', 'inherit'],
-        env: { ...env, NODE_OPTIONS: `--require "${COVERED_OR_NOT}"` },
+        env: { ...env, ...own, SEED: String(seed) },
       });
       tally.add(countJest(readReport(report)));
-      if (all) sayCoverage(readReport(path.join(reports, 'coverage-summary.json')));
+      if (IN_FULL) sayCoverage(readReport(path.join(reports, 'coverage-summary.json')));
+      times.push(...timesOfJest(readReport(report)));
     }
     if (parts.includes('e2e')) {
       const { ensureBuilt } = await import('./lib/build.mjs');
@@ -105,7 +117,9 @@ async function withDatabase(parts, others, tally) {
         ...others,
       ]);
       tally.add(countPlaywright(readReport(report)));
+      times.push(...timesOfPlaywright(readReport(report)));
     }
+    say(`What took longest:\n${slowest(times)}`);
   } finally {
     database.stop();
   }

@@ -8,6 +8,7 @@ import {
   setupSchema,
   storedSchema,
 } from '@nimble-lever/core/setup';
+import { fuzzAsync, fuzzRuns } from '@nimble-lever/core/testing';
 import fc from 'fast-check';
 import { pino } from 'pino';
 import { z } from 'zod';
@@ -16,11 +17,10 @@ import { newDatabase } from './testing/database.ts';
 import { type AnyRequest, anyBytes, anyRequest } from './testing/mutations.ts';
 import { startTestServer } from './testing/testServer.ts';
 
-/** The same requests each time, unless asked otherwise; a failure prints seed and path. */
-const SEED = Number(process.env.MUTATIONS_SEED ?? 20_261_125);
 const REQUESTS_A_RUN = 20;
-const RUNS = Number(process.env.MUTATIONS ?? 9_000) / REQUESTS_A_RUN;
-const CONNECTIONS = 2_000;
+/** How many there are in full: requests and connections, twenty a run. */
+const RUNS = 9_000 / REQUESTS_A_RUN;
+const CONNECTIONS = 2_000 / 20;
 
 let server: RunningServer;
 let drop: () => Promise<void>;
@@ -76,7 +76,7 @@ const outcomesSchema = z.object({ outcomes: z.array(z.object({ kind: z.string() 
 test('no request, however wrong, is answered by an error of the server or ends it', async () => {
   const kinds = new Map<string, number>();
   const count = (kind: string) => kinds.set(kind, (kinds.get(kind) ?? 0) + 1);
-  await fc.assert(
+  await fuzzAsync(
     fc.asyncProperty(
       fc.array(anyRequest(), { minLength: REQUESTS_A_RUN, maxLength: REQUESTS_A_RUN, size: 'max' }),
       async (requests) => {
@@ -98,17 +98,18 @@ test('no request, however wrong, is answered by an error of the server or ends i
         }
       },
     ),
-    { seed: SEED, numRuns: RUNS, endOnFailure: true },
+    RUNS,
   );
   // The test would say nothing if all were refused at the door.
-  expect(kinds.get('saved')).toBeGreaterThan(RUNS);
-  expect(kinds.get('refused')).toBeGreaterThan(RUNS);
+  const runs = fuzzRuns(RUNS).reduce((sum, each) => sum + each.runs, 0);
+  expect(kinds.get('saved')).toBeGreaterThan(runs);
+  expect(kinds.get('refused')).toBeGreaterThan(runs);
   expect(logged).toEqual([]);
   // So many requests take a slow machine longer than a test is given by itself.
 }, 600_000);
 
 test('no bytes on a connection, torn off or not, end the server', async () => {
-  await fc.assert(
+  await fuzzAsync(
     fc.asyncProperty(
       fc.array(fc.tuple(anyBytes(), fc.boolean()), { minLength: 20, maxLength: 20 }),
       async (all) => {
@@ -116,7 +117,7 @@ test('no bytes on a connection, torn off or not, end the server', async () => {
         expect((await send({ method: 'GET', path: '/api/health', type: '', body: null })).status).toBe(200);
       },
     ),
-    { seed: SEED, numRuns: CONNECTIONS / 20, endOnFailure: true },
+    CONNECTIONS,
   );
   expect(logged).toEqual([]);
 });

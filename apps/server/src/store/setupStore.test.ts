@@ -11,7 +11,7 @@ import {
   type Setup,
   together,
 } from '@nimble-lever/core/setup';
-import { arbitraryEdit, arbitrarySetup } from '@nimble-lever/core/testing';
+import { arbitraryEdit, arbitrarySetup, fuzzAsync } from '@nimble-lever/core/testing';
 import fc from 'fast-check';
 import { useStoreDatabase } from '../testing/storeDatabase.ts';
 import type { SetupStore } from './setupStore.ts';
@@ -44,18 +44,18 @@ const log = async (): Promise<readonly LogEntry[]> =>
   (await newStore().entriesAfter('one', 0))?.entries ?? [];
 
 test('a set-up that is written and read anew is the same', async () => {
-  await fc.assert(
+  await fuzzAsync(
     fc.asyncProperty(arbitrarySetup, async (setup) => {
       await source().query('TRUNCATE set_ups CASCADE');
       await storeWith(setup);
       expect(await newStore().read('one')).toEqual({ id: 'one', revision: 0, setup });
     }),
-    { numRuns: 25 },
+    100,
   );
 });
 
 test('what edits make is what the tables hold, read anew, and undoing all of it leads back', async () => {
-  await fc.assert(
+  await fuzzAsync(
     fc.asyncProperty(fc.array(arbitraryEdit(demoSetup()), { maxLength: 12 }), async (edits) => {
       await source().query('TRUNCATE set_ups CASCADE');
       const store = await storeWith(demoSetup());
@@ -76,7 +76,7 @@ test('what edits make is what the tables hold, read anew, and undoing all of it 
       if (undos.length > 0) await append(store, undos);
       expect((await newStore().read('one'))?.setup).toEqual(demoSetup());
     }),
-    { numRuns: 25 },
+    100,
   );
 });
 

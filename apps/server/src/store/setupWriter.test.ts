@@ -1,4 +1,5 @@
 import { demoSetup, type Entry, itemAt } from '@nimble-lever/core/setup';
+import { fuzzAsync } from '@nimble-lever/core/testing';
 import fc from 'fast-check';
 import { useStoreDatabase } from '../testing/storeDatabase.ts';
 
@@ -29,7 +30,7 @@ const DOINGS = ['read', 'append', 'missed', 'heard'] as const;
 
 test('whatever history is in the place of the one in memory, older, newer or another, the answer is that of the database', async () => {
   const counts = fc.integer({ min: 0, max: 4 });
-  await fc.assert(
+  await fuzzAsync(
     fc.asyncProperty(
       counts,
       counts,
@@ -63,7 +64,7 @@ test('whatever history is in the place of the one in memory, older, newer or ano
         if (isOther) expect(told).toContainEqual(expect.stringMatching(/\(0\)$/));
       },
     ),
-    { numRuns: 12 },
+    48,
   );
 });
 

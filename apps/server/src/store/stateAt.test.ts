@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { applyEdit, demoSetup, type Edit, type Setup } from '@nimble-lever/core/setup';
-import { arbitraryEdit } from '@nimble-lever/core/testing';
+import { arbitraryEdit, fuzzAsync } from '@nimble-lever/core/testing';
 import fc from 'fast-check';
 import { useStoreDatabase } from '../testing/storeDatabase.ts';
 import type { SetupStore } from './setupStore.ts';
@@ -17,7 +17,7 @@ const setupAt = async (store: SetupStore, revision: number) => {
 const forgetKept = () => source().query('TRUNCATE snapshots, kept_parts');
 
 test('every state is found as it was, forth from a kept one, back from one, or from how it is now', async () => {
-  await fc.assert(
+  await fuzzAsync(
     fc.asyncProperty(
       fc.array(arbitraryEdit(demoSetup()), { minLength: 4, maxLength: 16 }),
       fc.nat(15),
@@ -40,7 +40,7 @@ test('every state is found as it was, forth from a kept one, back from one, or f
         }
       },
     ),
-    { numRuns: 15 },
+    60,
   );
 });
 

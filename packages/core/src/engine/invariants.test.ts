@@ -6,6 +6,8 @@ import {
   arbitraryScenario,
   arbitrarySetup,
   checkInvariants,
+  fuzz,
+  fuzzRuns,
   runAll,
   type Scenario,
   tryOut,
@@ -15,17 +17,16 @@ import type { EngineEvent } from './event.ts';
 import { INITIAL_STATE } from './state.ts';
 import { step } from './step.ts';
 
-/** A share of what `npm run soak` goes on with. */
-const RUNS = 150;
-
 test('the six invariants hold on random set-ups, events and edits in between', () => {
-  expect(tryOut(arbitraryScenario, checkInvariants, { runs: RUNS }).failure).toBeNull();
+  for (const runs of fuzzRuns(400)) {
+    expect(tryOut(arbitraryScenario, checkInvariants, runs).failure).toBeNull();
+  }
 });
 
 test('the random runs meet every kind of outcome, change and stroke', () => {
   const met = new Set<string>();
   // Always the same runs: whether a rare kind is met is then a fact of how they are made, not of chance.
-  for (const { setup, happenings } of fc.sample(arbitraryScenario, { numRuns: 800, seed: 4 })) {
+  for (const { setup, happenings } of fc.sample(arbitraryScenario, { numRuns: 220, seed: 4 })) {
     for (const { outcome, changes, strokes } of runAll(setup, happenings).explanations) {
       met.add(outcome.kind);
       for (const { kind } of [...changes, ...strokes]) met.add(kind);
@@ -93,7 +94,7 @@ test('a failing run prints a token that replays it', () => {
 });
 
 test('a step leaves the state it was given as it was', () => {
-  fc.assert(
+  fuzz(
     fc.property(
       arbitrarySetup.chain((setup) => fc.tuple(fc.constant(setup), arbitraryEvents(setup))),
       ([setup, events]) => {
@@ -107,7 +108,7 @@ test('a step leaves the state it was given as it was', () => {
         }
       },
     ),
-    { numRuns: 50 },
+    200,
   );
 });
 
@@ -123,13 +124,13 @@ test('compiling after an edit from what was compiled before does what compiling 
   const edits = arbitrarySetup.chain((setup) =>
     fc.tuple(fc.constant(setup), arbitraryEdit(setup), arbitraryEvents(setup, 20)),
   );
-  fc.assert(
+  fuzz(
     fc.property(edits, ([setup, edit, events]) => {
       const applied = applyEdit(setup, edit);
       if (!applied.ok) return;
       const anew = compile(applied.value.setup);
       expect(run(compile(applied.value.setup, compile(setup)), events)).toEqual(run(anew, events));
     }),
-    { numRuns: 120 },
+    120,
   );
 });

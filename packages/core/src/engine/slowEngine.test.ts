@@ -1,5 +1,7 @@
-import { arbitraryScenario, checkAgainstSlow, tryOut } from '../testing/index.ts';
+import { arbitraryScenario, checkAgainstSlow, fuzzRuns, tryOut } from '../testing/index.ts';
 
 test('the engine sends what the slow, plain model sends, on random set-ups, events and edits', () => {
-  expect(tryOut(arbitraryScenario, checkAgainstSlow, { runs: 400 }).failure).toBeNull();
+  for (const runs of fuzzRuns(800)) {
+    expect(tryOut(arbitraryScenario, checkAgainstSlow, runs).failure).toBeNull();
+  }
 });

@@ -3,7 +3,7 @@ import path from 'node:path';
 import fc from 'fast-check';
 import { simulate, strokeSchema } from '../engine/index.ts';
 import { demoSetup, type Setup } from '../setup/index.ts';
-import { arbitraryScenario, arbitrarySetup, demoBeforePages, runAll } from '../testing/index.ts';
+import { arbitraryScenario, arbitrarySetup, demoBeforePages, fuzz, runAll } from '../testing/index.ts';
 import { formatProblemWords } from '../words/index.ts';
 import { readEventLines, writeStrokeLines } from './lines.ts';
 import { readSetupDocument, writeSetupDocument } from './setupDocument.ts';
@@ -11,14 +11,14 @@ import { readSetupDocument, writeSetupDocument } from './setupDocument.ts';
 const EXAMPLES = path.resolve(__dirname, '../../../../docs/examples');
 
 test('a set-up written as a document and read back is the same set-up', () => {
-  fc.assert(
+  fuzz(
     fc.property(arbitrarySetup, (setup) => {
       expect(readSetupDocument(writeSetupDocument(setup))).toEqual({
         ok: true,
         value: { setup, part: null, pictures: {} },
       });
     }),
-    { numRuns: 50 },
+    200,
   );
 });
 
@@ -251,14 +251,14 @@ test.each([
 });
 
 test('every stroke the engine sends fits the stroke schema, written as a line and read back', () => {
-  fc.assert(
+  fuzz(
     fc.property(arbitraryScenario, ({ setup, happenings }) => {
       for (const stroke of runAll(setup, happenings).strokes) {
         const line = writeStrokeLines([stroke]);
         expect(strokeSchema.parse(JSON.parse(line))).toEqual(stroke);
       }
     }),
-    { numRuns: 100 },
+    100,
   );
 });
 

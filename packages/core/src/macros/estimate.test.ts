@@ -9,7 +9,7 @@ import {
   numberSteps,
   type Setup,
 } from '../setup/index.ts';
-import { arbitraryMacroSteps, bound, events, smallSetup } from '../testing/index.ts';
+import { arbitraryMacroSteps, bound, events, fuzz, smallSetup } from '../testing/index.ts';
 import { estimate, isExact, stepCount } from './estimate.ts';
 
 const press = (shortcut: string): BareStep => ({ kind: 'shortcut', shortcut });
@@ -113,7 +113,7 @@ const certain = (steps: readonly MacroStep[]): boolean =>
   );
 
 test('the engine takes as long as was reckoned: at least with its windows there, at most where they never come', () => {
-  fc.assert(
+  fuzz(
     fc.property(
       arbitraryMacroSteps,
       fc.constantFrom(0, 15),
@@ -135,7 +135,7 @@ test('the engine takes as long as was reckoned: at least with its windows there,
         if (!untils) expect(total && isExact(total)).toBe(true);
       },
     ),
-    { numRuns: 200 },
+    200,
   );
 });
 

@@ -10,7 +10,7 @@ import {
   numberSteps,
   type Place,
 } from '../setup/index.ts';
-import { bound, events, smallSetup } from '../testing/index.ts';
+import { bound, events, fuzz, smallSetup } from '../testing/index.ts';
 import type { Deed, DeedBody } from './deed.ts';
 import { type Recording, recordSteps, repeatOffers, withRepeat } from './record.ts';
 
@@ -342,7 +342,7 @@ function bare(strokes: readonly Stroke[]): readonly string[] {
 }
 
 test('what was recorded, replayed on the same desk, sends the same in the same order', () => {
-  fc.assert(
+  fuzz(
     fc.property(
       fc.array(done, { maxLength: 6 }),
       fc.constantFrom(...(['kept', 'rounded', 'none'] as const)),
@@ -356,6 +356,6 @@ test('what was recorded, replayed on the same desk, sends the same in the same o
         expect(blocks(numberSteps(recorded.steps))).toBe(true);
       },
     ),
-    { numRuns: 300 },
+    300,
   );
 });

@@ -11,7 +11,7 @@ import {
   type SingleEdit,
   together,
 } from '../setup/index.ts';
-import { arbitraryMacroSteps, smallSetup } from '../testing/index.ts';
+import { arbitraryMacroSteps, fuzz, smallSetup } from '../testing/index.ts';
 import {
   addSteps,
   chosenSteps,
@@ -135,7 +135,7 @@ test('moved by one page while another edits it: both stand', () => {
 });
 
 test('whatever is chosen and wherever it goes, no step is lost or doubled', () => {
-  fc.assert(
+  fuzz(
     fc.property(arbitraryMacroSteps, fc.nat(), fc.nat(), fc.boolean(), (bare, which, where, inside) => {
       const macro = macroOf(bare);
       const all = everyStep(macro.steps);
@@ -153,6 +153,6 @@ test('whatever is chosen and wherever it goes, no step is lost or doubled', () =
       const inNew = order.toSorted((a, b) => now.indexOf(a) - now.indexOf(b));
       if (moved !== macro) expect(inNew).toEqual(order);
     }),
-    { numRuns: 200 },
+    200,
   );
 });

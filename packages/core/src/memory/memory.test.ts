@@ -4,7 +4,7 @@ import { KEY_TABLE } from '../keys/index.ts';
 import { US_LAYOUT } from '../keys/layouts/index.ts';
 import { compareMemory, type MemoryEntry, planMemory, readMemory, writeMemory } from '../memory/index.ts';
 import { acting, type Behaviour, demoSetup, type Setup, slotKey } from '../setup/index.ts';
-import { arbitrarySetup, SWAPPED } from '../testing/index.ts';
+import { arbitrarySetup, fuzz, SWAPPED } from '../testing/index.ts';
 import { hasUsage } from './memoryBytes.ts';
 
 const pad = twelvePad('pad');
@@ -67,7 +67,7 @@ test('bytes that are no memory are refused, whatever they are', () => {
 
 test('a plan never takes more than the slot has, and is as long as its bytes say', () => {
   const profiles = ['everywhere', 'larkframe', 'brindle'];
-  fc.assert(
+  fuzz(
     fc.property(
       arbitrarySetup,
       fc.integer({ min: 16, max: 200 }),
@@ -80,7 +80,7 @@ test('a plan never takes more than the slot has, and is as long as its bytes say
         }
       },
     ),
-    { numRuns: 60 },
+    240,
   );
 });
 

@@ -31,7 +31,7 @@ export {
   readableFrom,
   targetOf,
 } from './checkPanel.ts';
-export { contrastOver, drawnPicture, neededContrast, type Rgb } from './contrast.ts';
+export { contrastOver, contrastRatio, drawnPicture, neededContrast, type Rgb } from './contrast.ts';
 export { type CellFolder, folderOfCells } from './folderOfCells.ts';
 export { gridForPanel } from './gridFor.ts';
 export { newPanel, panelBody } from './newPanel.ts';

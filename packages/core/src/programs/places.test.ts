@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { isPressed, oppositeOf } from '../devices/index.ts';
 import { profileChain, resolveBehaviour } from '../resolve/index.ts';
 import { applyEdit, checkSetup, demoSetup, keyOf, type Setup } from '../setup/index.ts';
-import { arbitrarySetup } from '../testing/index.ts';
+import { arbitrarySetup, fuzz } from '../testing/index.ts';
 import { placeEdit, proposePlaces } from './places.ts';
 import { columnOf, reachOf } from './reach.ts';
 
@@ -28,7 +28,7 @@ test('every proposal can be taken: the command is reached there then, and one ed
       expect(back.ok && back.value.setup).toEqual(setup);
     }
   };
-  fc.assert(fc.property(arbitrarySetup, fc.nat(500), check), { numRuns: 60 });
+  fuzz(fc.property(arbitrarySetup, fc.nat(500), check), 240);
   for (let i = 0; i < 20; i++) check(demoSetup(), i);
 });
 

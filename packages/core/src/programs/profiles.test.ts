@@ -10,7 +10,7 @@ import {
   type Setup,
   slotKey,
 } from '../setup/index.ts';
-import { arbitrarySetup } from '../testing/index.ts';
+import { arbitrarySetup, fuzz } from '../testing/index.ts';
 import { compareIntents, compareProfiles, putIntent, takeAcross } from './compare.ts';
 import { emptyProfileEdit, planProfileCopy, profileCopyEdit } from './copyProfile.ts';
 import { intentFrom, intentUses, renameIntent } from './intentEdits.ts';
@@ -71,7 +71,7 @@ test('a profile carries over by intent, by name, by keys, and as it is', () => {
 });
 
 test('a profile copied over another does the same there; emptied, nothing is set; both are undone', () => {
-  fc.assert(
+  fuzz(
     fc.property(arbitrarySetup, arbitrarySetup, (setup, source) => {
       const [from, to] = [profileIn(source, 'brindle'), 'hushbox'];
       const steps = planProfileCopy(setup, { from, source, to });
@@ -87,7 +87,7 @@ test('a profile copied over another does the same there; emptied, nothing is set
       expect(emptied.profiles[to]?.bindings).toEqual({});
       expect(emptyProfileEdit(profileIn(emptied, to))).toBeNull();
     }),
-    { numRuns: 60 },
+    240,
   );
 });
 
@@ -118,7 +118,7 @@ test('only what differs is told: a profile is the same as itself, and an intent 
 });
 
 test('taken across, a difference is none any more, between set-ups too', () => {
-  fc.assert(
+  fuzz(
     fc.property(arbitrarySetup, arbitrarySetup, fc.nat(40), (setup, source, which) => {
       const compared = [
         { setup, profile: 'hushbox' },
@@ -137,7 +137,7 @@ test('taken across, a difference is none any more, between set-ups too', () => {
       const there = after.profiles.hushbox?.bindings[slotKey(layer, device, control, trigger)];
       expect(there?.behaviour.kind).toBe(cell.binding?.behaviour.kind ?? 'native');
     }),
-    { numRuns: 80 },
+    320,
   );
   const setup = demoSetup();
   const compared = [

@@ -12,7 +12,7 @@ import {
   type Setup,
   slotKey,
 } from '../setup/index.ts';
-import { arbitrarySetup } from '../testing/index.ts';
+import { arbitrarySetup, fuzz } from '../testing/index.ts';
 import { emptySetupEdit } from './emptySetup.ts';
 import { IDEAS } from './ideas.ts';
 import { addCommand, addProfileOf, addProgram, copyProgram } from './programEdits.ts';
@@ -68,7 +68,7 @@ test('a program that is added has a profile and is found by its executable; a na
 });
 
 test('a copy of a program does the same with commands of its own', () => {
-  fc.assert(
+  fuzz(
     fc.property(arbitrarySetup, fc.nat(), (setup, at) => {
       const program = setup.programs[at % setup.programs.length];
       const made = program && copyProgram(setup, program.id);
@@ -84,7 +84,7 @@ test('a copy of a program does the same with commands of its own', () => {
       expect(counts(made.id)).toEqual(counts(program.id));
       expect(checkSetup(after)).toEqual([]);
     }),
-    { numRuns: 60 },
+    240,
   );
   expect(copyProgram(demoSetup(), 'nowhere')).toBeNull();
 });
@@ -184,7 +184,7 @@ test('a program goes with all that makes no sense without it, and comes back wit
     }
   };
   check(demoSetup());
-  fc.assert(fc.property(arbitrarySetup, check), { numRuns: 60 });
+  fuzz(fc.property(arbitrarySetup, check), 240);
 });
 
 test('what hangs on a program by several ways', () => {
@@ -233,5 +233,5 @@ test('a set-up is emptied as one edit, whatever hangs on what, and comes back', 
   };
   check(demoSetup());
   expect(isBeginning(demoSetup())).toBe(false);
-  fc.assert(fc.property(arbitrarySetup, check), { numRuns: 60 });
+  fuzz(fc.property(arbitrarySetup, check), 240);
 });

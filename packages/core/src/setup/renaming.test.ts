@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { arbitrarySetup } from '../testing/index.ts';
+import { arbitrarySetup, fuzz } from '../testing/index.ts';
 import { checkSetup } from './findFaults.ts';
 import { namedByBinding, namedByMacro } from './references.ts';
 import { renamed } from './renaming.ts';
@@ -11,18 +11,18 @@ const longer = (kind: string, id: string) =>
 const shorter = (_kind: string, id: string) => id.replace(/-.x$/, '');
 
 test('everything may have another id: the set-up stays sound, and is the same again with the old ones', () => {
-  fc.assert(
+  fuzz(
     fc.property(arbitrarySetup, (setup) => {
       const other = renamed(setup, longer);
       expect(checkSetup(other)).toEqual([]);
       expect(renamed(other, shorter)).toEqual(setup);
     }),
-    { numRuns: 60 },
+    240,
   );
 });
 
 test('nothing in it goes by the old id any more', () => {
-  fc.assert(
+  fuzz(
     fc.property(arbitrarySetup, (setup) => {
       const named = ({ profiles, macros }: Setup) => [
         ...Object.values(profiles).flatMap(({ bindings }) => Object.values(bindings).flatMap(namedByBinding)),
@@ -31,6 +31,6 @@ test('nothing in it goes by the old id any more', () => {
       const to = named(renamed(setup, longer));
       expect(to).toEqual(named(setup).map(({ kind, id }) => ({ kind, id: longer(kind, id) })));
     }),
-    { numRuns: 60 },
+    240,
   );
 });

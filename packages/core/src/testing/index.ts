@@ -3,6 +3,7 @@ export { arbitraryEdit, editBetween } from './arbitraryEdit.ts';
 export { arbitraryEvents, arbitraryHappenings, type Happens } from './arbitraryEvents.ts';
 export { arbitraryMacroSteps, arbitrarySetup } from './arbitrarySetup.ts';
 export { demoBeforePages } from './demoBeforePages.ts';
+export { Counted, fuzz, fuzzAsync, fuzzRuns } from './fuzz.ts';
 export { arbitraryScenario, checkAgainstSlow, checkInvariants, type Scenario } from './invariants.ts';
 export { TRYING_PIECES, takesLinearTime } from './linearTime.ts';
 export { type Tried, tryOut } from './replay.ts';

@@ -11,13 +11,16 @@ export interface Tried {
 export function tryOut<Values>(
   values: fc.Arbitrary<Values>,
   holds: (values: Values) => void,
-  asked: { readonly runs: number } | { readonly token: string } | { readonly until: number },
+  asked:
+    | { readonly runs: number; readonly seed?: number }
+    | { readonly token: string }
+    | { readonly until: number },
 ): Tried {
   const parameters =
     'token' in asked
       ? replayed(asked.token)
       : 'runs' in asked
-        ? { numRuns: asked.runs }
+        ? { numRuns: asked.runs, ...(asked.seed !== undefined && { seed: asked.seed }) }
         : { numRuns: 1_000_000_000, interruptAfterTimeLimit: asked.until };
   const found = fc.check(
     fc.property(values, (each) => holds(each)),

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { applyEdit, demoSetup, type Edit, itemAt, type Setup } from '../setup/index.ts';
-import { arbitrarySetup } from '../testing/index.ts';
+import { arbitrarySetup, fuzz } from '../testing/index.ts';
 import { differencesOf, differenceWords, unitsOf } from './index.ts';
 
 /** What is otherwise after edits of the demo, in words. */
@@ -77,7 +77,7 @@ test.each<[string, Edit[], string[][]]>([
 });
 
 test('whatever differs has words that say where and what', () => {
-  fc.assert(
+  fuzz(
     fc.property(arbitrarySetup, (setup) => {
       for (const [section, name, , ...lines] of [
         ...wordsBetween(setup, demoSetup()),
@@ -87,6 +87,6 @@ test('whatever differs has words that say where and what', () => {
         expect([section, name, ...lines].join(' ')).not.toMatch(/undefined|\[object|null/);
       }
     }),
-    { numRuns: 30 },
+    120,
   );
 });

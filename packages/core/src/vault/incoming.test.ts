@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { checkSetup, demoSetup, renamed, type Setup } from '../setup/index.ts';
-import { arbitrarySetup } from '../testing/index.ts';
+import { arbitrarySetup, fuzz } from '../testing/index.ts';
 import {
   type Choice,
   differencesBetween,
@@ -36,7 +36,7 @@ const part = (setup: Setup, kind: 'program' | 'device' | 'macro', id: string) =>
 const larkframe = part(demoSetup(), 'program', 'larkframe');
 
 test('whatever comes, and however it is chosen, the set-up stays sound; what is left stays as it was', () => {
-  fc.assert(
+  fuzz(
     fc.property(
       arbitrarySetup,
       fc.oneof(arbitrarySetup, fc.constant(demoSetup()), fc.constant(emptySetup('None'))),
@@ -48,19 +48,19 @@ test('whatever comes, and however it is chosen, the set-up stays sound; what is 
         expect(takenIn(now, all(coming), () => 'mine').setup).toEqual(now);
       },
     ),
-    { numRuns: 60 },
+    240,
   );
 });
 
 test('one’s own file brings nothing', () => {
-  fc.assert(
+  fuzz(
     fc.property(arbitrarySetup, (setup) => {
       const incoming = planIncoming(setup, all(structuredClone(setup)), proposeMapping(setup, setup));
       expect(incoming.parts).toEqual([]);
       expect(incoming.lost).toEqual([]);
       expect(incoming.same).toBeGreaterThan(0);
     }),
-    { numRuns: 40 },
+    160,
   );
 });
 

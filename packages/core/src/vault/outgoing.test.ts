@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { PART_FILE_KINDS, readSetupDocument, writeSetupDocument } from '../formats/index.ts';
 import { checkSetup, demoSetup, type Setup } from '../setup/index.ts';
-import { arbitrarySetup } from '../testing/index.ts';
+import { arbitrarySetup, fuzz } from '../testing/index.ts';
 import { differencesBetween, hasPart, outgoing, partKeys } from './index.ts';
 
 const outOf = (setup: Setup, kind: (typeof PART_FILE_KINDS)[number], id: string): Setup => {
@@ -11,7 +11,7 @@ const outOf = (setup: Setup, kind: (typeof PART_FILE_KINDS)[number], id: string)
 };
 
 test('any part goes out with what it needs, as a sound set-up of its own in which it is as it was', () => {
-  fc.assert(
+  fuzz(
     fc.property(arbitrarySetup, (setup) => {
       const ids = {
         device: setup.devices.map(({ id }) => id),
@@ -29,7 +29,7 @@ test('any part goes out with what it needs, as a sound set-up of its own in whic
         }
       }
     }),
-    { numRuns: 30 },
+    120,
   );
 });
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { applyEdit, checkSetup, demoSetup, type Setup, settled } from '../setup/index.ts';
-import { arbitraryEdit, arbitrarySetup } from '../testing/index.ts';
+import { arbitraryEdit, arbitrarySetup, fuzz } from '../testing/index.ts';
 import { differencesBetween, editTo, emptySetup, takeOver, unitsOf } from './index.ts';
 import { setupOf } from './units.ts';
 
@@ -24,18 +24,18 @@ const arbitraryPair = fc.oneof(
 );
 
 test('taken apart and put together a set-up is what it was', () => {
-  fc.assert(
+  fuzz(
     fc.property(arbitrarySetup, (setup) => {
       const units = unitsOf(setup);
       expect(setupOf(units, units, [])).toEqual({ setup, astray: [] });
       expect(differencesBetween(setup, structuredClone(setup))).toEqual([]);
     }),
-    { numRuns: 50 },
+    200,
   );
 });
 
 test('all differences taken over give the other set-up; any of them give a sound one that has those', () => {
-  fc.assert(
+  fuzz(
     fc.property(arbitraryPair, fc.array(fc.nat(200), { maxLength: 6 }), ([now, other], picks) => {
       const differences = differencesBetween(now, other).map(({ key }) => key);
       const all = takeOver(now, other, differences);
@@ -51,12 +51,12 @@ test('all differences taken over give the other set-up; any of them give a sound
       const untouched = differences.filter((key) => !wanted.includes(key) && !some.value.along.includes(key));
       expect(untouched.filter((key) => !left.has(key))).toEqual([]);
     }),
-    { numRuns: 60 },
+    240,
   );
 });
 
 test('one edit leads from any set-up to any other, and back', () => {
-  fc.assert(
+  fuzz(
     fc.property(arbitraryPair, ([from, to]) => {
       const way = editTo(from, to);
       if (way.kind === 'there') return expect(to).toEqual(from);
@@ -67,6 +67,6 @@ test('one edit leads from any set-up to any other, and back', () => {
       const back = applyEdit(there.value.setup, there.value.inverse);
       expect(back.ok && back.value.setup).toEqual(from);
     }),
-    { numRuns: 60 },
+    240,
   );
 });

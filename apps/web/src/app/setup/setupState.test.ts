@@ -1,5 +1,5 @@
 import { type Author, demoSetup, type Edit, type Entry, itemAt } from '@nimble-lever/core/setup';
-import { arbitraryEdit } from '@nimble-lever/core/testing';
+import { arbitraryEdit, fuzz } from '@nimble-lever/core/testing';
 import fc from 'fast-check';
 import {
   bare,
@@ -248,7 +248,7 @@ test('pages that edit at random, hearing late, losing answers and sending again,
   const AUTHORS = [BENCH, LOFT, { id: uuid(900_003), name: 'Porch' }];
   const act = fc.constantFrom('edit', 'edit', 'edit', 'undo', 'redo', 'send', 'lose', 'hear', 'reload');
   const step = fc.tuple(act, fc.nat(2), arbitraryEdit(demoSetup()));
-  fc.assert(
+  fuzz(
     fc.property(fc.array(step, { maxLength: 60, size: 'max' }), (steps) => {
       const server = new SmallServer();
       const pages = AUTHORS.map((me) => start(server, me));
@@ -280,7 +280,7 @@ test('pages that edit at random, hearing late, losing answers and sending again,
       // Each is there once.
       expect(new Set(server.log.map(({ id }) => id)).size).toBe(server.log.length);
     }),
-    { numRuns: 200 },
+    200,
   );
 });
 
@@ -300,7 +300,7 @@ test('fields that only one page touched stand as that page set them last', () =>
     fc.nat(1),
     fc.integer({ min: 30, max: 400 }),
   );
-  fc.assert(
+  fuzz(
     fc.property(fc.array(step, { maxLength: 50, size: 'max' }), (steps) => {
       const server = new SmallServer();
       const authors = [BENCH, LOFT, { id: uuid(900_003), name: 'Porch' }];
@@ -331,6 +331,6 @@ test('fields that only one page touched stand as that page set them last', () =>
         for (const [field, value] of last) expect(shown[field.replace('settings.', '')]).toBe(value);
       }
     }),
-    { numRuns: 200 },
+    200,
   );
 });

@@ -249,10 +249,10 @@ test('of several entries in one request only the one in the way is set aside', a
 test('entries that come to more than a request may have are sent in several', async () => {
   const note = (i: number): Edit => ({
     kind: 'together',
-    edits: Array.from({ length: 700 }, () => ({
+    edits: Array.from({ length: 75 }, () => ({
       kind: 'set',
-      at: itemAt.program('larkframe'),
-      fields: { name: `${i}`.padEnd(59, 'x') },
+      at: 'profiles/larkframe/bindings/base/bench-dial/dial/press',
+      fields: { note: `${i}`.padEnd(900, 'x') },
     })),
   });
   const all = Array.from({ length: 30 }, (_, i) =>

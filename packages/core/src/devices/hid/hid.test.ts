@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { asItCame, checkSetup, demoSetup, setupSchema } from '../../setup/index.ts';
 import * as build from '../../testing/hidBuilder.ts';
+import { fuzzRuns } from '../../testing/index.ts';
 import { deviceSchema } from '../device.ts';
 import { bitsAt, decodeReport, decoderFor, fieldValue, NOTHING_HEARD, reportSize } from './decode.ts';
 import { describedDevice, describedInterfaces } from './describedDevice.ts';
@@ -306,7 +307,7 @@ test('any bytes are read or refused with a place among them, and any device they
     }),
     // The example: wheels whose only value is nought were once rings without a position.
     {
-      numRuns: 1000,
+      numRuns: fuzzRuns(1000).reduce((sum, { runs }) => sum + runs, 0),
       examples: [
         [[build.usage(0x38), build.reportCount(6), build.usagePage(1), build.reportSize(8), build.input(2)]],
         // 261 sliders: in rows of the usual width they were higher than a device may be.

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { arbitraryEdit, arbitrarySetup } from '../../testing/index.ts';
+import { arbitraryEdit, arbitrarySetup, fuzz } from '../../testing/index.ts';
 import { acting, type Binding, keyOf, type Slot } from '../binding.ts';
 import { demoSetup } from '../demo/demoSetup.ts';
 import { checkSetup } from '../findFaults.ts';
@@ -30,7 +30,7 @@ const after = (setup: Setup, edit: Edit): Setup => {
 };
 
 test('an edit and its inverse give the same set-up', () => {
-  fc.assert(
+  fuzz(
     fc.property(setupWithEdit, ([setup, edit]) => {
       const before = structuredClone(setup);
       const applied = applyEdit(setup, edit);
@@ -39,12 +39,12 @@ test('an edit and its inverse give the same set-up', () => {
       const back = applyEdit(applied.value.setup, applied.value.inverse);
       expect(back.ok && back.value.setup).toEqual(before);
     }),
-    { numRuns: 200 },
+    200,
   );
 });
 
 test('an applied edit leaves the set-up sound, and edit and inverse pass the schema unchanged', () => {
-  fc.assert(
+  fuzz(
     fc.property(setupWithEdit, ([setup, edit]) => {
       const applied = applyEdit(setup, edit);
       if (!applied.ok) return;
@@ -53,7 +53,7 @@ test('an applied edit leaves the set-up sound, and edit and inverse pass the sch
       expect(editSchema.parse(edit)).toEqual(edit);
       expect(editSchema.parse(applied.value.inverse)).toEqual(applied.value.inverse);
     }),
-    { numRuns: 150 },
+    150,
   );
 });
 

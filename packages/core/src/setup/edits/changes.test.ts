@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { arbitraryEdit, arbitrarySetup, editBetween } from '../../testing/index.ts';
+import { arbitraryEdit, arbitrarySetup, editBetween, fuzz } from '../../testing/index.ts';
 import { acting, type Binding, NO_FACE, type Slot } from '../binding.ts';
 import { demoSetup } from '../demo/demoSetup.ts';
 import type { Setup } from '../setup.ts';
@@ -18,7 +18,7 @@ const after = (setup: Setup, edit: Edit) => {
 };
 
 test('the changes between two states lead from one to the other, and name nothing that is the same', () => {
-  fc.assert(
+  fuzz(
     fc.property(
       arbitrarySetup.chain((setup) =>
         fc.tuple(fc.constant(setup), fc.array(arbitraryEdit(setup), { maxLength: 5 })),
@@ -36,7 +36,7 @@ test('the changes between two states lead from one to the other, and name nothin
         expect(editBetween(now, structuredClone(now))).toEqual(together([]));
       },
     ),
-    { numRuns: 200 },
+    200,
   );
 });
 
