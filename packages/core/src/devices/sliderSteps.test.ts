@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { Counted } from '../testing/index.ts';
 import { placeForStep } from './sliderSteps.ts';
 
 test.each([
@@ -24,13 +25,16 @@ test('whatever is there, a new one lies within and is none of them', () => {
   const places = fc
     .uniqueArray(fc.double({ min: 0.001, max: 0.999, noNaN: true }), { maxLength: 20 })
     .map((all) => all.toSorted((a, b) => a - b));
+  const counted = new Counted();
   fc.assert(
     fc.property(places, (thresholds) => {
       const place = placeForStep(thresholds);
-      if (place === null) return;
+      if (place === null) return counted.leftOut();
+      counted.tried();
       expect(place).toBeGreaterThan(0);
       expect(place).toBeLessThan(1);
       expect(thresholds).not.toContain(place);
     }),
   );
+  counted.atLeast(0.5);
 });

@@ -11,7 +11,7 @@ import {
   type Setup,
   together,
 } from '../setup/index.ts';
-import { arbitrarySetup, fuzz } from '../testing/index.ts';
+import { arbitrarySetup, Counted, fuzz } from '../testing/index.ts';
 import {
   carryingEdits,
   copyPage,
@@ -153,11 +153,13 @@ test('what is on two controls changes places, or is copied', () => {
 });
 
 test('swapping twice is as it was, wherever', () => {
+  const counted = new Counted();
   fuzz(
     fc.property(arbitrarySetup, (random) => {
       const [device] = random.devices;
       const [a, b = a] = device?.controls ?? [];
-      if (!device || !a || !b) return;
+      if (!device || !a || !b) return counted.leftOut();
+      counted.tried();
       const place = { profile: 'larkframe', layer: 'base', device: device.id };
       const swap = (of: Setup) => {
         const done = applyEdit(
@@ -173,6 +175,7 @@ test('swapping twice is as it was, wherever', () => {
     }),
     160,
   );
+  counted.atLeast(0.9);
 });
 
 test('what is dropped on a folder goes in: to its own control, else to one that is free, or it is refused', () => {

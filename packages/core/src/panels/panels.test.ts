@@ -27,7 +27,7 @@ import {
   type Setup,
   together,
 } from '../setup/index.ts';
-import { demoBeforePages, smallSetup } from '../testing/index.ts';
+import { Counted, demoBeforePages, smallSetup } from '../testing/index.ts';
 import {
   addCell,
   alignedAreas,
@@ -129,13 +129,15 @@ test('cells that share no place of a grid lie apart on the panel, inside it, and
     fc.integer({ min: 1, max: 4 }),
     fc.integer({ min: 1, max: 4 }),
   );
+  const counted = new Counted();
   fc.assert(
     fc.property(sizes, grids, areas, areas, (size, grid, one, other) => {
       const [a, b] = [area(...one), area(...other)];
       const taken = [a, b].filter((each) => isFree(grid, [], each));
       fc.pre(taken.length === 2);
       const [first, second] = [cellShape(size, grid, a), cellShape(size, grid, b)].map(shapeBox);
-      if (!first || !second) return;
+      if (!first || !second) return counted.leftOut();
+      counted.tried();
       const apart =
         first.right < second.left ||
         second.right < first.left ||
@@ -149,6 +151,7 @@ test('cells that share no place of a grid lie apart on the panel, inside it, and
       expect(areaBetween(a, end)).toEqual(a);
     }),
   );
+  counted.atLeast(0.9);
 });
 
 test('the first free area is free, and there is none only where no place is', () => {

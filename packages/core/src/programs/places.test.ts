@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { isPressed, oppositeOf } from '../devices/index.ts';
 import { profileChain, resolveBehaviour } from '../resolve/index.ts';
 import { applyEdit, checkSetup, demoSetup, keyOf, type Setup } from '../setup/index.ts';
-import { arbitrarySetup, fuzz } from '../testing/index.ts';
+import { arbitrarySetup, Counted, fuzz } from '../testing/index.ts';
 import { placeEdit, proposePlaces } from './places.ts';
 import { columnOf, reachOf } from './reach.ts';
 
@@ -14,10 +14,12 @@ const unreached = (setup: Setup) =>
   });
 
 test('every proposal can be taken: the command is reached there then, and one edit takes it back', () => {
+  const counted = new Counted();
   const check = (setup: Setup, which: number) => {
     const all = unreached(setup);
     const asked = all[which % Math.max(1, all.length)];
-    if (!asked) return;
+    if (!asked) return counted.leftOut();
+    counted.tried();
     for (const place of proposePlaces(setup, asked.profile, asked.command.id, 4)) {
       const done = applyEdit(setup, placeEdit(setup, asked.command.id, place));
       if (!done.ok) throw new Error(JSON.stringify(done.problem));
@@ -29,6 +31,7 @@ test('every proposal can be taken: the command is reached there then, and one ed
     }
   };
   fuzz(fc.property(arbitrarySetup, fc.nat(500), check), 240);
+  counted.atLeast(0.5);
   for (let i = 0; i < 20; i++) check(demoSetup(), i);
 });
 

@@ -10,7 +10,7 @@ import {
   type Setup,
   slotKey,
 } from '../setup/index.ts';
-import { arbitrarySetup, fuzz } from '../testing/index.ts';
+import { arbitrarySetup, Counted, fuzz } from '../testing/index.ts';
 import { compareIntents, compareProfiles, putIntent, takeAcross } from './compare.ts';
 import { emptyProfileEdit, planProfileCopy, profileCopyEdit } from './copyProfile.ts';
 import { intentFrom, intentUses, renameIntent } from './intentEdits.ts';
@@ -118,6 +118,7 @@ test('only what differs is told: a profile is the same as itself, and an intent 
 });
 
 test('taken across, a difference is none any more, between set-ups too', () => {
+  const counted = new Counted();
   fuzz(
     fc.property(arbitrarySetup, arbitrarySetup, fc.nat(40), (setup, source, which) => {
       const compared = [
@@ -128,10 +129,11 @@ test('taken across, a difference is none any more, between set-ups too', () => {
       const difference = all[which % Math.max(1, all.length)];
       const [, other] = compared;
       const cell = difference?.cells[1];
-      if (!difference || !other || !cell) return;
+      if (!difference || !other || !cell) return counted.leftOut();
       const edit = takeAcross(setup, other, cell, difference.slot);
       // What the set-up does not have, as a layer of the other, cannot be taken.
-      if (!edit) return;
+      if (!edit) return counted.leftOut();
+      counted.tried();
       const after = edited(setup, edit);
       const { layer, device, control, trigger } = difference.slot;
       const there = after.profiles.hushbox?.bindings[slotKey(layer, device, control, trigger)];
@@ -139,6 +141,7 @@ test('taken across, a difference is none any more, between set-ups too', () => {
     }),
     320,
   );
+  counted.atLeast(0.2);
   const setup = demoSetup();
   const compared = [
     { setup, profile: 'brindle' },

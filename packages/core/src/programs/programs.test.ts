@@ -12,7 +12,7 @@ import {
   type Setup,
   slotKey,
 } from '../setup/index.ts';
-import { arbitrarySetup, fuzz } from '../testing/index.ts';
+import { arbitrarySetup, Counted, fuzz } from '../testing/index.ts';
 import { emptySetupEdit } from './emptySetup.ts';
 import { IDEAS } from './ideas.ts';
 import { addCommand, addProfileOf, addProgram, copyProgram } from './programEdits.ts';
@@ -68,11 +68,13 @@ test('a program that is added has a profile and is found by its executable; a na
 });
 
 test('a copy of a program does the same with commands of its own', () => {
+  const counted = new Counted();
   fuzz(
     fc.property(arbitrarySetup, fc.nat(), (setup, at) => {
       const program = setup.programs[at % setup.programs.length];
       const made = program && copyProgram(setup, program.id);
-      if (!made) return;
+      if (!made) return counted.leftOut();
+      counted.tried();
       const after = edited(setup, made.edit);
       const copy = after.programs.find(({ id }) => id === made.id);
       expect(copy?.commands.map(({ name }) => name)).toEqual(program.commands.map(({ name }) => name));
@@ -86,6 +88,7 @@ test('a copy of a program does the same with commands of its own', () => {
     }),
     240,
   );
+  counted.atLeast(0.9);
   expect(copyProgram(demoSetup(), 'nowhere')).toBeNull();
 });
 

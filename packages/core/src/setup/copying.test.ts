@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { isPressed, type Trigger } from '../devices/index.ts';
+import { Counted } from '../testing/index.ts';
 import { applyEdit, type Copying, checkSetup, demoSetup, keyOf, planCopy, type Setup } from './index.ts';
 
 const setup = demoSetup();
@@ -27,12 +28,14 @@ const arbitraryCopying: fc.Arbitrary<Copying> = fc.oneof(
 );
 
 test('a copy does what its preview says: nothing else changes, the result is sound, undo brings all back', () => {
+  const counted = new Counted();
   fc.assert(
     fc.property(arbitraryCopying, (copying) => {
       const { steps, overwritten, left, edit } = planCopy(setup, copying);
       expect(overwritten.every(({ before, refusal }) => before !== null && refusal === null)).toBe(true);
       expect(left.every(({ after }) => after === null)).toBe(true);
-      if (!edit) return;
+      if (!edit) return counted.leftOut();
+      counted.tried();
       const result = applyEdit(setup, edit);
       if (!result.ok) throw new Error(JSON.stringify(result.problem));
       const after = result.value.setup;
@@ -46,6 +49,7 @@ test('a copy does what its preview says: nothing else changes, the result is sou
       expect(back.ok && back.value.setup).toEqual(setup);
     }),
   );
+  counted.atLeast(0.25);
 });
 
 function allBindings(of: Setup) {

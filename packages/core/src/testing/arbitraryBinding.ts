@@ -63,80 +63,107 @@ const message = fc.constantFrom<Action>(
   { kind: 'message', message: MIDI },
 );
 
-/** Actions of every kind that a profile of a set-up may bind. */
+/** How often a kind of action comes, and what it may be; null where the set-up has nothing that it could be about. */
+interface Share {
+  readonly weight: number;
+  readonly actions: fc.Arbitrary<Action> | null;
+}
+
+const among = (weight: number, ...actions: readonly Action[]): Share => ({
+  weight,
+  actions: actions.length > 0 ? fc.constantFrom(...actions) : null,
+});
+
+/**
+ * Actions of every kind that a profile of a set-up may bind. What decides what everything else does comes often enough to
+ * be met.
+ */
 export function arbitraryAction(setup: Setup, commands: readonly string[]): fc.Arbitrary<Action> {
-  const others: Action[] = [
-    ...setup.layers.slice(1).flatMap(({ id }): Action[] => [
-      { kind: 'layer', layer: id, mode: 'on' },
-      { kind: 'layer', layer: id, mode: 'once' },
-    ]),
-    ...setup.pages.map(
-      ({ id, kind }): Action => ({
-        kind: 'page',
-        change: kind === 'folder' ? 'open' : 'choose',
-        page: id,
-        device: null,
-      }),
+  const kinds = {
+    shortcut: { weight: 12, actions: shortcut.map((text): Action => ({ kind: 'shortcut', shortcut: text })) },
+    command: among(4, ...commands.map((command): Action => ({ kind: 'command', command }))),
+    intent: among(
+      2,
+      ...['undo', 'zoom-in', 'next-item'].map((intent): Action => ({ kind: 'intent', intent })),
     ),
-    ...PAGE_CHANGES.filter((change) => change !== 'open').flatMap((change): Action[] => [
-      { kind: 'page', change, page: null, device: null },
-      ...setup.devices
-        .slice(0, 1)
-        .map(({ id }): Action => ({ kind: 'page', change, page: null, device: id })),
-    ]),
-    { kind: 'drag', keys: 'Space', button: 0 },
-    { kind: 'drag', keys: null, button: 2 },
-    { kind: 'drag', keys: 'Ctrl+漢', button: 0 },
-    { kind: 'click', button: 0, count: 2, at: null, keys: 'Alt' },
-    { kind: 'wheel', ticks: 2, axis: 'vertical', keys: 'Ctrl+[' },
-  ];
-  // By themselves, so that there are enough of them: they decide what everything else does.
-  const modes: Action[] = [
-    { kind: 'show', device: null },
-    { kind: 'intent', intent: 'undo' },
-    { kind: 'intent', intent: 'zoom-in' },
-    { kind: 'intent', intent: 'next-item' },
-    { kind: 'profile', change: 'next', profiles: [] },
-    { kind: 'profile', change: 'previous', profiles: ['brindle', 'larkframe'] },
-    { kind: 'profile', change: 'pin', profiles: ['hushbox'] },
-    { kind: 'profile', change: 'automatic', profiles: [] },
-    { kind: 'speed', device: null, change: 'next', step: 0 },
-    { kind: 'speed', device: 'mouse', change: 'while-held', step: 2 },
-    { kind: 'wheel-mode', device: 'mouse', change: 'toggle', mode: 'free' },
-    { kind: 'wheel-mode', device: 'mouse', change: 'while-held', mode: 'free' },
-    { kind: 'computer', device: 'mouse', change: 'next', computer: 0 },
-    { kind: 'program', program: 'brindle', launch: true },
-  ];
-  const menus = setup.radialMenus.map(({ id }): Action => ({ kind: 'radial', menu: id }));
-  const macros = setup.macros.map(({ id }): Action => ({ kind: 'macro', macro: id }));
-  return fc.oneof(
-    { weight: 6, arbitrary: shortcut.map((text): Action => ({ kind: 'shortcut', shortcut: text })) },
-    {
-      weight: 2,
-      arbitrary: fc.constantFrom(...commands).map((command): Action => ({ kind: 'command', command })),
-    },
-    {
-      weight: 2,
-      arbitrary: fc
+    sequence: {
+      weight: 4,
+      actions: fc
         .array(shortcut, { minLength: 1, maxLength: 3 })
         .map((shortcuts): Action => ({ kind: 'sequence', shortcuts })),
     },
-    {
-      weight: 2,
-      arbitrary: fc.constantFrom<Action>(
-        { kind: 'wheel', ticks: -2, axis: 'vertical' },
-        { kind: 'wheel', ticks: 1, axis: 'horizontal' },
-        { kind: 'text', text: 'umbrella' },
-        { kind: 'button', button: 0 },
-        { kind: 'click', button: 2, count: 2, at: { from: 'window', corner: 'top-left', x: 10, y: 20 } },
-      ),
-    },
-    { weight: 1, arbitrary: message },
-    { weight: 3, arbitrary: fc.constantFrom(...others) },
-    { weight: 3, arbitrary: fc.constantFrom(...modes) },
-    ...(menus.length > 0 ? [{ weight: 3, arbitrary: fc.constantFrom(...menus) }] : []),
-    ...(macros.length > 0 ? [{ weight: 4, arbitrary: fc.constantFrom(...macros) }] : []),
+    text: among(1, { kind: 'text', text: 'umbrella' }),
+    button: among(1, { kind: 'button', button: 0 }),
+    click: among(
+      1,
+      { kind: 'click', button: 2, count: 2, at: { from: 'window', corner: 'top-left', x: 10, y: 20 } },
+      { kind: 'click', button: 0, count: 2, at: null, keys: 'Alt' },
+    ),
+    wheel: among(
+      2,
+      { kind: 'wheel', ticks: -2, axis: 'vertical' },
+      { kind: 'wheel', ticks: 1, axis: 'horizontal' },
+      { kind: 'wheel', ticks: 2, axis: 'vertical', keys: 'Ctrl+[' },
+    ),
+    drag: among(
+      1,
+      { kind: 'drag', keys: 'Space', button: 0 },
+      { kind: 'drag', keys: null, button: 2 },
+      { kind: 'drag', keys: 'Ctrl+漢', button: 0 },
+    ),
+    macro: among(8, ...setup.macros.map(({ id }): Action => ({ kind: 'macro', macro: id }))),
+    layer: among(
+      2,
+      ...setup.layers.slice(1).flatMap(({ id }): Action[] => [
+        { kind: 'layer', layer: id, mode: 'on' },
+        { kind: 'layer', layer: id, mode: 'once' },
+      ]),
+    ),
+    page: among(4, ...pageActions(setup)),
+    profile: among(
+      2,
+      { kind: 'profile', change: 'next', profiles: [] },
+      { kind: 'profile', change: 'previous', profiles: ['brindle', 'larkframe'] },
+      { kind: 'profile', change: 'pin', profiles: ['hushbox'] },
+      { kind: 'profile', change: 'automatic', profiles: [] },
+    ),
+    speed: among(
+      1,
+      { kind: 'speed', device: null, change: 'next', step: 0 },
+      { kind: 'speed', device: 'mouse', change: 'while-held', step: 2 },
+    ),
+    'wheel-mode': among(
+      1,
+      { kind: 'wheel-mode', device: 'mouse', change: 'toggle', mode: 'free' },
+      { kind: 'wheel-mode', device: 'mouse', change: 'while-held', mode: 'free' },
+    ),
+    computer: among(1, { kind: 'computer', device: 'mouse', change: 'next', computer: 0 }),
+    program: among(1, { kind: 'program', program: 'brindle', launch: true }),
+    radial: among(6, ...setup.radialMenus.map(({ id }): Action => ({ kind: 'radial', menu: id }))),
+    show: among(1, { kind: 'show', device: null }),
+    message: { weight: 2, actions: message },
+  } satisfies Record<Action['kind'], Share>;
+  return fc.oneof(
+    ...Object.values<Share>(kinds).flatMap(({ weight, actions }) =>
+      actions ? [{ weight, arbitrary: actions }] : [],
+    ),
   );
+}
+
+function pageActions(setup: Setup): readonly Action[] {
+  const own = setup.pages.map(
+    ({ id, kind }): Action => ({
+      kind: 'page',
+      change: kind === 'folder' ? 'open' : 'choose',
+      page: id,
+      device: null,
+    }),
+  );
+  const devices = [null, ...setup.devices.slice(0, 1).map(({ id }) => id)];
+  const changes = PAGE_CHANGES.filter((change) => change !== 'open').flatMap((change) =>
+    devices.map((device): Action => ({ kind: 'page', change, page: null, device })),
+  );
+  return [...own, ...changes];
 }
 
 function mostlyNull<Value>(value: fc.Arbitrary<Value>): fc.Arbitrary<Value | null> {

@@ -36,20 +36,24 @@ export async function fuzzAsync<Values>(property: fc.IAsyncProperty<Values>, ful
 
 /** Counts what a property really tried, for one that leaves values out. */
 export class Counted {
-  #all = 0;
+  #left = 0;
   #tried = 0;
 
-  /** Whether a value is tried: to be asked of each. */
-  by(isTried: boolean): boolean {
-    this.#all += 1;
-    if (isTried) this.#tried += 1;
-    return isTried;
+  /** A value says nothing and is left out. */
+  leftOut(): void {
+    this.#left += 1;
   }
 
-  /** Throws where fewer than this share was tried: then the property says too little. */
+  /** A value is tried. */
+  tried(): void {
+    this.#tried += 1;
+  }
+
+  /** Throws where less than this share of all was tried: then the property says too little. */
   atLeast(share: number): void {
-    if (this.#tried < this.#all * share || this.#tried === 0) {
-      throw new Error(`Of ${this.#all} values only ${this.#tried} were tried; the property says too little.`);
+    const all = this.#left + this.#tried;
+    if (this.#tried < Math.max(1, all * share)) {
+      throw new Error(`Of ${all} values only ${this.#tried} were tried; the property says too little.`);
     }
   }
 }

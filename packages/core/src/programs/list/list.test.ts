@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import Papa from 'papaparse';
 import { NOTATION } from '../../keys/index.ts';
 import { applyEdit, demoSetup, newCommand, type Setup } from '../../setup/index.ts';
-import { arbitrarySetup } from '../../testing/index.ts';
+import { arbitrarySetup, Counted } from '../../testing/index.ts';
 import { findColumns } from './columns.ts';
 import { importEdit, planWholeImport } from './planImport.ts';
 import { readList } from './readList.ts';
@@ -124,10 +124,12 @@ test('what is agreed to is one edit, undone as one; more than fits is told', () 
 });
 
 test('what was written is read again and is the same, in every form', () => {
+  const counted = new Counted();
   fc.assert(
     fc.property(arbitrarySetup, fc.constantFrom(...LIST_FILES), fc.nat(), (setup, file, at) => {
       const program = setup.programs[at % setup.programs.length];
-      if (!program) return;
+      if (!program) return counted.leftOut();
+      counted.tried();
       const list = readList(writeList(program, program.commands, file));
       expect(list.problems).toEqual([]);
       const planned = planWholeImport(setup, list, {
@@ -139,6 +141,7 @@ test('what was written is read again and is the same, in every form', () => {
     }),
     { numRuns: 60 },
   );
+  counted.atLeast(0.7);
 });
 
 test('names and notes with every sign come back from a table; none begins as a formula', () => {
@@ -146,10 +149,12 @@ test('names and notes with every sign come back from a table; none begins as a f
   const setup = demoSetup();
   const [program] = setup.programs;
   if (!program) throw new Error('There is no program.');
+  const counted = new Counted();
   fc.assert(
     fc.property(text, fc.constantFrom('=', '+', '-', '@', '"', ',', ''), (words, sign) => {
       const note = `${sign}${words}`.replace(/[\p{Cc}\p{Cs}]/gu, ' ').trim();
-      if (note === '') return;
+      if (note === '') return counted.leftOut();
+      counted.tried();
       const command = newCommand({ id: 'odd', name: 'Odd one', shortcut: '=', family: 'edit', note });
       const written = writeList(program, [command], 'csv');
       // As any program for tables takes it apart; the shortcut is `=` itself, and stands in a column of its own.
@@ -164,6 +169,7 @@ test('names and notes with every sign come back from a table; none begins as a f
       expect(line?.outcome).toMatchObject({ kind: 'add', command: { name: 'Odd one', shortcut: '=', note } });
     }),
   );
+  counted.atLeast(0.7);
 });
 
 test('any text is read or told what is wrong with it; markup is taken apart and nothing else', () => {

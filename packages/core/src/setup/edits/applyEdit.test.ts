@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { arbitraryEdit, arbitrarySetup, fuzz } from '../../testing/index.ts';
+import { arbitraryEdit, arbitrarySetup, Counted, fuzz } from '../../testing/index.ts';
 import { acting, type Binding, keyOf, type Slot } from '../binding.ts';
 import { demoSetup } from '../demo/demoSetup.ts';
 import { checkSetup } from '../findFaults.ts';
@@ -30,24 +30,29 @@ const after = (setup: Setup, edit: Edit): Setup => {
 };
 
 test('an edit and its inverse give the same set-up', () => {
+  const counted = new Counted();
   fuzz(
     fc.property(setupWithEdit, ([setup, edit]) => {
       const before = structuredClone(setup);
       const applied = applyEdit(setup, edit);
       expect(setup).toEqual(before);
-      if (!applied.ok) return;
+      if (!applied.ok) return counted.leftOut();
+      counted.tried();
       const back = applyEdit(applied.value.setup, applied.value.inverse);
       expect(back.ok && back.value.setup).toEqual(before);
     }),
     200,
   );
+  counted.atLeast(0.5);
 });
 
 test('an applied edit leaves the set-up sound, and edit and inverse pass the schema unchanged', () => {
+  const counted = new Counted();
   fuzz(
     fc.property(setupWithEdit, ([setup, edit]) => {
       const applied = applyEdit(setup, edit);
-      if (!applied.ok) return;
+      if (!applied.ok) return counted.leftOut();
+      counted.tried();
       expect(checkSetup(applied.value.setup)).toEqual([]);
       expect(setupSchema.parse(applied.value.setup)).toEqual(applied.value.setup);
       expect(editSchema.parse(edit)).toEqual(edit);
@@ -55,6 +60,7 @@ test('an applied edit leaves the set-up sound, and edit and inverse pass the sch
     }),
     150,
   );
+  counted.atLeast(0.5);
 });
 
 test('most random edits apply, of every kind', () => {
