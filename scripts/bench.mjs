@@ -19,7 +19,7 @@ const scriptsStay = {
 };
 
 await main(async () => {
-  await alone(() => ensureNpmPackages());
+  await alone(() => ensureNpmPackages({ forTests: true }));
   const { ensureBuilt } = await import('./lib/build.mjs');
   await alone(ensureBuilt);
   const { build } = await import('esbuild');

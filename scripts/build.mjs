@@ -6,5 +6,6 @@ import { main } from './lib/say.mjs';
 
 await main(async () => {
   ensureNpmPackages();
+  process.env.SAY_WEIGHT = '1';
   await ensureBuilt();
 });

@@ -7,7 +7,7 @@ import { ROOT } from './lib/places.mjs';
 import { main } from './lib/say.mjs';
 
 await main(async () => {
-  ensureNpmPackages();
+  ensureNpmPackages({ forTests: true });
   if (process.argv.includes('--all')) return inFull();
   const { checks } = await import('./lib/checks.mjs');
   // All checks run, so that one look shows everything.

@@ -12,7 +12,7 @@ import { main, Stop, say } from './lib/say.mjs';
 const NAME = 'nimble_lever_earlier_data';
 
 await main(async () => {
-  ensureNpmPackages();
+  ensureNpmPackages({ forTests: true });
   const { openServer } = await import('./lib/database.mjs');
   const { dropDatabase, ensureDatabase, sibling } = await import('./lib/databases.mjs');
   const { ensureBuilt } = await import('./lib/build.mjs');

@@ -6,7 +6,7 @@ import { binOf, ROOT } from './lib/places.mjs';
 import { main, say } from './lib/say.mjs';
 
 await main(async () => {
-  ensureNpmPackages();
+  ensureNpmPackages({ forTests: true });
   ensureChromium();
   const { openServer } = await import('./lib/database.mjs');
   const { ensureBuilt } = await import('./lib/build.mjs');

@@ -72,6 +72,9 @@ async function setUp() {
   ensureNpmPackages();
   const { openAppDatabase } = await import('./lib/appDatabase.mjs');
   const { ensureBuilt } = await import('./lib/build.mjs');
+  // Beside the database's making, which waits for other programs.
+  const building = ensureBuilt();
+  building.catch(() => undefined);
   const database = await openAppDatabase();
   const ask = { asked: false, child: null };
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) {
@@ -81,7 +84,7 @@ async function setUp() {
     });
   }
   try {
-    await ensureBuilt();
+    await building;
   } catch (error) {
     database.stop();
     throw error;

@@ -34,7 +34,7 @@ await main(async () => {
   const asked = PARTS.filter((part) => process.argv.includes(part));
   const parts = asked.length > 0 ? asked : PARTS;
   const others = process.argv.slice(2).filter((word) => !PARTS.includes(word));
-  await alone(() => ensureNpmPackages());
+  await alone(() => ensureNpmPackages({ forTests: true }));
   const { Tally } = await import('./lib/tally.mjs');
   const tally = new Tally();
   // Together: the faults mostly wait, for a server that is out and comes back.

@@ -3,6 +3,7 @@ import { fileURLToPath } from 'node:url';
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
 import { compressed } from './buildPlugins/compressed.ts';
+import { quietly } from './buildPlugins/quietly.ts';
 import { weight } from './buildPlugins/weight.ts';
 import { iconNodes } from './iconNodes.ts';
 
@@ -87,6 +88,7 @@ export default defineConfig({
     // Read by a browser's own tools only.
     sourcemap: true,
     rolldownOptions: {
+      ...quietly,
       input: {
         index: fileURLToPath(new URL('index.html', import.meta.url)),
         early: fileURLToPath(new URL('src/early.ts', import.meta.url)),

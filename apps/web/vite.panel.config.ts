@@ -1,6 +1,7 @@
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vite';
 import { compressed } from './buildPlugins/compressed.ts';
+import { quietly } from './buildPlugins/quietly.ts';
 import { weight } from './buildPlugins/weight.ts';
 import { iconNodes } from './iconNodes.ts';
 
@@ -23,7 +24,7 @@ export default defineConfig({
     // All icons are one file, which is asked for only where a face has a rare one.
     chunkSizeWarningLimit: 900,
     rolldownOptions: {
-      checks: { pluginTimings: false },
+      ...quietly,
       input: {
         panel: fileURLToPath(new URL('panel.html', import.meta.url)),
         pair: fileURLToPath(new URL('pair.html', import.meta.url)),

@@ -1,21 +1,21 @@
 import { existsSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { binOf, ROOT, SERVER_DIST, WEB_DIST } from './places.mjs';
-import { run } from './run.mjs';
-import { say } from './say.mjs';
+import { runAside } from './run.mjs';
+import { Stop, say } from './say.mjs';
 import { hashOf, isStamped, stamp } from './stamp.mjs';
 
 // What a build depends on; compared with what it was built from.
 const hashOfPlaces = (...places) => hashOf(places.map((place) => path.join(ROOT, place)));
 
-/** Builds page and server unless what is built came from the sources as they are now. */
+/** Builds page and server, side by side, unless what is built came from the sources as they are now. */
 export async function ensureBuilt() {
-  ensurePage();
-  await ensureServer();
+  const done = await Promise.allSettled([ensurePage(), ensureServer()]);
+  for (const { reason } of done) if (reason) throw reason;
 }
 
 // The page: a minute's work on a slow machine, so it is built once for all who need it.
-function ensurePage() {
+async function ensurePage() {
   const hash = hashOfPlaces('apps/web', 'packages/core', 'packages/session', 'package-lock.json');
   const file = path.join(WEB_DIST, '.stamp');
   if (existsSync(path.join(WEB_DIST, 'index.html')) && isStamped(file, hash)) return;
@@ -25,14 +25,12 @@ function ensurePage() {
   const env = { ...process.env, NODE_ENV: 'production' };
   // The page of a panel after the other one, which empties the folder.
   for (const config of ['vite.config.ts', 'vite.panel.config.ts']) {
-    run(
-      process.execPath,
-      [binOf('vite', web, 'bin/vite.js'), 'build', '--config', config, '--logLevel', 'warn'],
-      {
-        cwd: web,
-        env,
-      },
-    );
+    const args = ['build', '--config', config, '--logLevel', 'warn'];
+    const code = await runAside(process.execPath, [binOf('vite', web, 'bin/vite.js'), ...args], {
+      cwd: web,
+      env,
+    });
+    if (code !== 0) throw new Stop(`The page could not be built (${config}); why stands above.`);
   }
   stamp(file, hash);
 }

@@ -5,15 +5,23 @@ import { quiet, run } from './run.mjs';
 import { Stop, say } from './say.mjs';
 import { hashOf, isStamped, stamp } from './stamp.mjs';
 
-/** Installs the npm packages of the lock file, unless those are what is installed. */
-export function ensureNpmPackages() {
+/**
+ * Installs the npm packages of the lock file, unless those are what is installed: with `forTests` those that only tests and
+ * checks need, too, which are most of them.
+ */
+export function ensureNpmPackages({ forTests = false } = {}) {
   const modules = path.join(ROOT, 'node_modules');
-  const file = path.join(modules, '.nimble-lever-stamp');
+  const all = path.join(modules, '.nimble-lever-stamp');
+  const some = path.join(modules, '.nimble-lever-stamp-start');
   const hash = hashOf([path.join(ROOT, 'package-lock.json')]);
-  if (isStamped(file, hash)) return;
-  say('Installing npm packages (about a minute the first time)…');
-  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: ROOT });
-  stamp(file, hash);
+  if (isStamped(all, hash) || (!forTests && isStamped(some, hash))) return;
+  say(
+    forTests ? 'Installing npm packages, those for tests too (about a minute)…' : 'Installing npm packages…',
+  );
+  const omit = forTests ? [] : ['--omit=dev'];
+  const args = ['ci', '--no-audit', '--no-fund', '--loglevel=error', ...omit];
+  run('npm', args, { cwd: ROOT, stdio: ['ignore', 'ignore', 'inherit'] });
+  stamp(forTests ? all : some, hash);
 }
 
 /** Installs Debian packages whose file, by package, is missing. */

@@ -2,7 +2,7 @@ import { gzipSync } from 'node:zlib';
 import type { Plugin } from 'vite';
 
 /**
- * Prints what a page loads at once (its entries and all they import), and fails beyond its budget.
+ * Weighs what a page loads at once (its entries and all they import), and fails beyond its budget. `npm run build` prints it.
  *
  * @param what how it is called in the line that is printed
  * @param budget in kilobytes of 1000 bytes, compressed
@@ -23,7 +23,8 @@ export function weight(what: string, budget: number): Plugin {
       for (const { isEntry, fileName } of chunks) if (isEntry) add(fileName);
       const bytes = [...first].reduce((sum, name) => sum + gzipSync(byName.get(name)?.code ?? '').length, 0);
       const kilobytes = Math.round(bytes / 100) / 10;
-      console.log(`${what}: ${kilobytes} kB of compressed JavaScript (at most ${budget} kB).`);
+      if (process.env.SAY_WEIGHT)
+        console.log(`${what}: ${kilobytes} kB of compressed JavaScript (at most ${budget} kB).`);
       if (kilobytes > budget) this.error(`${what} weighs ${kilobytes} kB.`);
     },
   };
