@@ -1,4 +1,4 @@
-import { expect, expectAccessible, open, saved, test } from './support/test.ts';
+import { expect, expectAccessible, open, saved, test, undo } from './support/test.ts';
 
 test('who starts with nothing is led to the first control by keyboard alone, and all of it is undone', async ({
   app,
@@ -45,10 +45,7 @@ test('who starts with nothing is led to the first control by keyboard alone, and
   await expect(page.getByRole('gridcell', { name: /Key 1 in Shelfmark: Bold/ })).toBeVisible();
   await saved(page);
   // Back to the demo, edit by edit.
-  for (let i = 0; i < 4; i++) {
-    await page.keyboard.press('Control+z');
-    await page.waitForTimeout(50);
-  }
+  await undo(page, 4);
   await expect(page.getByRole('columnheader', { name: /Larkframe/ })).toBeVisible();
   await saved(page);
 });

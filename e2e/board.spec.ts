@@ -1,4 +1,4 @@
-import { cell, control, expect, open, saved, test } from './support/test.ts';
+import { cell, control, drawn, expect, open, saved, test } from './support/test.ts';
 
 test('the Board works from the keyboard: move, record, choose, clear, undo, redo', async ({
   app,
@@ -263,7 +263,7 @@ test('a control and its row find each other; the real mouse is heard', async ({ 
 
   // A real click that works the page itself lights nothing.
   await page.mouse.down();
-  await page.waitForTimeout(100);
+  await drawn(page);
   await expect(page.locator('.lit')).toHaveCount(0);
   await page.mouse.up();
 

@@ -7,6 +7,7 @@ import {
   expect,
   expectAccessible,
   expectAccessibleInBoth,
+  heldFor,
   open,
   rehearsing,
   test,
@@ -128,7 +129,7 @@ test('a hold of 250 ms is one of the finger on the panel, over a network that ta
   const account = page.getByRole('complementary', { name: 'What happened' }).getByRole('listitem').first();
   const press = async (ms: number) => {
     await tablet.press(1, key);
-    await tablet.page.waitForTimeout(ms);
+    await heldFor(ms);
     await tablet.lift(1);
   };
   // A tap, by which the desk learns how long the network takes at least.
@@ -141,9 +142,9 @@ test('a hold of 250 ms is one of the finger on the panel, over a network that ta
   // The way down takes 450 ms longer than the way up: what comes in is 150 ms long, what was done 600.
   line.setDelay(600);
   await tablet.press(1, key);
-  await tablet.page.waitForTimeout(100);
+  await heldFor(100);
   line.setDelay(150);
-  await tablet.page.waitForTimeout(500);
+  await heldFor(500);
   await tablet.lift(1);
   await expect(account).toContainText('Alt+2');
   await tablet.context.close();

@@ -3,6 +3,7 @@ import { show } from './support/board.ts';
 import {
   cell,
   control,
+  drawn,
   expect,
   expectAccessibleInBoth,
   open,
@@ -249,12 +250,7 @@ test('a macro runs while it is held, until it is pressed again, and once for eac
     await rehearsing(page);
     await expect(frame(4)).toBeVisible();
   };
-  /** It ended: half a second later nothing more has come. */
-  const restsAt = async (number: number) => {
-    await expect(frame(number)).toBeVisible();
-    await page.waitForTimeout(600);
-    await expect(frame(number)).toBeVisible();
-  };
+  const ended = page.getByText('New macro has ended.');
   await rehearse();
   const shown = async () =>
     Number(/Frame (\d) of 7/.exec((await page.getByText(/^Frame \d of 7/).textContent()) ?? '')?.[1]);
@@ -262,9 +258,10 @@ test('a macro runs while it is held, until it is pressed again, and once for eac
   await page.mouse.down();
   await expect.poll(shown).toBeGreaterThanOrEqual(6);
   await page.mouse.up();
-  await page.waitForTimeout(600);
-  await restsAt(await shown());
-  await expect(page.getByText('New macro has ended.').first()).toBeVisible();
+  await expect(ended.first()).toBeVisible();
+  const rests = await shown();
+  await drawn(page);
+  expect(await shown()).toBe(rests);
 
   await macros(page, app.address, /^New macro/);
   await runs('Runs until pressed again');
@@ -272,7 +269,7 @@ test('a macro runs while it is held, until it is pressed again, and once for eac
   await key.click();
   await expect.poll(shown).toBeGreaterThanOrEqual(6);
   await key.click();
-  await expect(page.getByText('New macro has ended.').first()).toBeVisible();
+  await expect(ended.first()).toBeVisible();
 
   await macros(page, app.address, /^New macro/);
   await page.getByRole('button', { name: /^Runs/ }).click();
@@ -284,7 +281,7 @@ test('a macro runs while it is held, until it is pressed again, and once for eac
   await key.click();
   await key.click();
   await key.click();
-  await restsAt(7);
+  await expect(frame(7)).toBeVisible();
 });
 
 test('a modifier that another device holds is lifted round the steps, and put back', async ({

@@ -2,7 +2,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import type { Locator, Page } from '@playwright/test';
 import { entry } from './support/programs.ts';
-import { expect, open, saved, test } from './support/test.ts';
+import { expect, open, saved, test, undo } from './support/test.ts';
 
 const status = (page: Page, text: string | RegExp): Locator =>
   page.getByRole('status').filter({ hasText: text });
@@ -60,10 +60,7 @@ test('a profile is copied to a second program by intent, emptied, based on anoth
   await page.getByRole('button', { name: 'Back to automatic' }).click();
   await expect(status(page, 'Applies now: Larkframe, as the program in front has it')).toBeVisible();
   // All of it is undone, to before the two programs.
-  for (let i = 0; i < 6; i++) {
-    await page.keyboard.press('Control+z');
-    await page.waitForTimeout(50);
-  }
+  await undo(page, 6);
   await expect(entry(page, 'Sound wave')).toHaveCount(0);
   await saved(page);
 });

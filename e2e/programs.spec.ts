@@ -2,7 +2,7 @@ import { writeFileSync } from 'node:fs';
 import path from 'node:path';
 import type { Page } from '@playwright/test';
 import { COLUMN, entry, sheetCell } from './support/programs.ts';
-import { expect, open, rehearsing, saved, test } from './support/test.ts';
+import { expect, open, rehearsing, saved, test, undo } from './support/test.ts';
 
 const names = (page: Page) =>
   page
@@ -77,8 +77,7 @@ test('a program is picked from the desk; its commands are typed, recorded, ticke
   await expect(sheetCell(page, 'Value up', COLUMN.name)).toBeFocused();
   // All of it is undone, down to the program.
   for (let i = 0; i < 20 && (await entry(page, 'Kettleby').count()) > 0; i++) {
-    await page.keyboard.press('Control+z');
-    await page.waitForTimeout(50);
+    await undo(page, 1);
   }
   await expect(entry(page, 'Kettleby')).toHaveCount(0);
   await saved(page);
@@ -203,10 +202,7 @@ test('a list of sixty commands is looked at and taken in as one edit; a wrong fi
   await page.getByRole('button', { name: 'Export' }).click();
   await page.getByRole('menuitem', { name: /^Table \(CSV\)/ }).click();
   expect((await download).suggestedFilename()).toBe('shelfmark.csv');
-  for (let i = 0; i < 3; i++) {
-    await page.keyboard.press('Control+z');
-    await page.waitForTimeout(50);
-  }
+  await undo(page, 3);
   await expect(page.getByRole('button', { name: 'all 0' })).toBeVisible();
 });
 

@@ -3,7 +3,7 @@ import type { RunningApp } from './support/app.ts';
 import { assignTrigger, show, showRows } from './support/board.ts';
 import { edit, OSKAR, sends, WREN } from './support/edits.ts';
 import { openTablet } from './support/tablet.ts';
-import { cell, control, open, rehearsing, test } from './support/test.ts';
+import { cell, control, heldFor, open, rehearsing, settled, test } from './support/test.ts';
 
 const FOLDER = path.resolve(import.meta.dirname, '../docs/screenshots');
 
@@ -14,7 +14,7 @@ test('Board', async ({ app, page }) => {
   await page.emulateMedia({ colorScheme: 'light' });
   await open(page, app.address, 'board');
   await cell(page, 'Turn clockwise', 'Larkframe').click();
-  await page.waitForTimeout(700);
+  await settled(page);
   await page.screenshot({ path: path.join(FOLDER, 'board-light.png') });
 });
 
@@ -31,7 +31,7 @@ test('Rehearse', async ({ app, page }) => {
   for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowRight');
   await control(page, 'Twelve pad', 'Key 1,').hover();
   await page.mouse.down();
-  await page.waitForTimeout(600);
+  await heldFor(600);
   await page.screenshot({ path: path.join(FOLDER, 'rehearse-light.png') });
   await page.mouse.up();
 });
@@ -45,7 +45,7 @@ test('Board with triggers', async ({ app, page }) => {
   await showRows(page, '');
   await cell(page, 'Key 5, hold', 'Larkframe').click();
   await page.getByRole('button', { name: 'Repeat', exact: true }).click();
-  await page.waitForTimeout(500);
+  await settled(page);
   await page.screenshot({ path: path.join(FOLDER, 'triggers-dark.png') });
 });
 
@@ -54,7 +54,7 @@ test('Rig', async ({ app, page }) => {
   await open(page, app.address, 'rig');
   await page.getByRole('button', { name: /^Twelve pad/ }).click();
   await control(page, 'Twelve pad', 'Key 9').click();
-  await page.waitForTimeout(900);
+  await settled(page);
   await page.screenshot({ path: path.join(FOLDER, 'rig-light.png') });
 });
 
@@ -64,7 +64,7 @@ test('Tuning', async ({ app, page }) => {
   await page.getByRole('button', { name: /^Pocket mouse/ }).click();
   await page.getByRole('tab', { name: 'Tuning' }).click();
   await page.getByRole('checkbox', { name: /faster hand/ }).check();
-  await page.waitForTimeout(500);
+  await settled(page);
   await page.screenshot({ path: path.join(FOLDER, 'tuning-dark.png') });
 });
 
@@ -77,7 +77,7 @@ test('Rehearse with a radial menu', async ({ app, page }) => {
   await control(page, 'Pen tablet', 'Side key 4').focus();
   await page.keyboard.press('Space');
   for (let i = 0; i < 2; i++) await page.keyboard.press('ArrowRight');
-  await page.waitForTimeout(400);
+  await settled(page);
   await page.screenshot({ path: path.join(FOLDER, 'radial-dark.png') });
 });
 
@@ -85,7 +85,7 @@ test('Programs', async ({ app, page }) => {
   await page.emulateMedia({ colorScheme: 'light' });
   await open(page, app.address, 'programs');
   await page.getByRole('gridcell').filter({ hasText: 'Delete the frame' }).click();
-  await page.waitForTimeout(400);
+  await settled(page);
   await page.screenshot({ path: path.join(FOLDER, 'programs-light.png') });
 });
 
@@ -100,7 +100,7 @@ test('Windows of a program', async ({ app, page }) => {
   await page.getByRole('textbox', { name: 'What these windows are called' }).fill('Larkframe, export');
   await page.keyboard.press('Enter');
   await side.getByRole('textbox', { name: 'Title' }).focus();
-  await page.waitForTimeout(400);
+  await settled(page);
   await page.screenshot({ path: path.join(FOLDER, 'windows-dark.png') });
 });
 
@@ -109,7 +109,7 @@ test('Panels', async ({ app, page }) => {
   await open(page, app.address, 'panels?device=wall-panel&page=showing');
   await page.locator('[data-page-drawing] [data-control="showing-take"]').click();
   await page.mouse.move(700, 760);
-  await page.waitForTimeout(700);
+  await settled(page);
   await page.screenshot({ path: path.join(FOLDER, 'panels-light.png') });
 });
 
@@ -123,7 +123,7 @@ test('A panel in use, on a tablet and on a phone', async ({ app, page, browser }
   await tablet.press(1, lamp);
   await tablet.drag(1, lamp, 0.5, 0.4);
   await tablet.press(2, tablet.page.locator('[data-control=showing-take]'));
-  await tablet.page.waitForTimeout(600);
+  await settled(tablet.page);
   await tablet.page.screenshot({ path: path.join(FOLDER, 'live-dark.png') });
   await tablet.lift(1);
   await tablet.lift(2);
@@ -131,7 +131,7 @@ test('A panel in use, on a tablet and on a phone', async ({ app, page, browser }
   const phone = await openTablet(browser, app.address, 'six-pad');
   await phone.page.setViewportSize({ width: 844, height: 390 });
   await phone.page.getByRole('button', { name: /^Key 6/ }).tap();
-  await phone.page.waitForTimeout(600);
+  await settled(phone.page);
   await phone.page.screenshot({ path: path.join(FOLDER, 'phone-light.png') });
   await phone.context.close();
 });
@@ -141,7 +141,7 @@ test('Board with pages', async ({ app, page }) => {
   await open(page, app.address, 'board');
   await page.getByRole('tab', { name: /^Film strip/ }).click();
   await cell(page, 'Turn clockwise', 'Larkframe').click();
-  await page.waitForTimeout(700);
+  await settled(page);
   await page.screenshot({ path: path.join(FOLDER, 'pages-dark.png') });
 });
 
@@ -152,7 +152,7 @@ test('Compare', async ({ app, page }) => {
   await page.getByRole('combobox', { name: 'Profile 2' }).click();
   await page.getByRole('option', { name: 'Hushbox' }).click();
   await page.getByRole('button', { name: 'Add a profile' }).click();
-  await page.waitForTimeout(400);
+  await settled(page);
   await page.screenshot({ path: path.join(FOLDER, 'compare-light.png') });
 });
 
@@ -160,7 +160,7 @@ test('Settings', async ({ app, page }) => {
   await page.emulateMedia({ colorScheme: 'dark' });
   await open(page, app.address, 'settings');
   await page.getByRole('combobox', { name: 'Layout' }).waitFor();
-  await page.waitForTimeout(400);
+  await settled(page);
   await page.screenshot({ path: path.join(FOLDER, 'settings-dark.png') });
 });
 
@@ -170,7 +170,7 @@ test('Add a device', async ({ app, page }) => {
   await page.getByRole('button', { name: 'Pen tablet', exact: true }).click();
   await page.getByRole('button', { name: 'Play the recording' }).click();
   await page.getByText('Pen tip down').waitFor();
-  await page.waitForTimeout(400);
+  await settled(page);
   await page.screenshot({ path: path.join(FOLDER, 'add-device-light.png') });
 });
 
@@ -186,7 +186,7 @@ test('Devices lent to a desk', async ({ app, page, browser }) => {
   await laptop.mouse.move(x, y);
   await laptop.mouse.click(x, y, { button: 'middle' });
   await laptop.mouse.wheel(0, 100);
-  await laptop.waitForTimeout(800);
+  await settled(laptop);
   await laptop.screenshot({ path: path.join(FOLDER, 'lend-light.png') });
   await context.close();
 });
@@ -198,7 +198,7 @@ test('Macros, tried', async ({ app, page }) => {
   await page.getByRole('button', { name: 'Try it', exact: true }).click();
   await page.getByRole('status', { name: 'Trying' }).getByText('Done').waitFor();
   await page.getByRole('option', { name: /menu: Window/ }).click();
-  await page.waitForTimeout(300);
+  await settled(page);
   await page.screenshot({ path: path.join(FOLDER, 'macros-light.png') });
 });
 
@@ -221,7 +221,7 @@ test('Vault: history', async ({ app, page }) => {
   await aWeek(app);
   await open(page, app.address, 'vault');
   await page.getByRole('option').nth(9).click();
-  await page.waitForTimeout(400);
+  await settled(page);
   await page.screenshot({ path: path.join(FOLDER, 'history-light.png') });
 });
 
@@ -247,6 +247,6 @@ test('Vault: taking a file in', async ({ app, page }) => {
   await page.getByRole('combobox', { name: 'In the place of Twelve pad', exact: true }).click();
   await page.getByRole('option', { name: 'Six pad' }).click();
   await page.getByRole('searchbox', { name: 'Search what comes' }).fill('pad');
-  await page.waitForTimeout(500);
+  await settled(page);
   await page.screenshot({ path: path.join(FOLDER, 'take-in-dark.png') });
 });

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { COLUMN, entry, sheetCell } from './support/programs.ts';
-import { cell, expect, open, saved, test } from './support/test.ts';
+import { cell, drawn, expect, open, saved, test } from './support/test.ts';
 
 /** Presses a key with Ctrl as a keyboard of another country reports it. */
 async function pressCtrl(page: Page, key: string, code: string): Promise<void> {
@@ -160,7 +160,7 @@ test('lines that scroll by under a pressed pointer are not selected; a pull sele
   await page.mouse.wheel(0, 64);
   await expect.poll(() => grid.locator('..').evaluate((sheet) => sheet.scrollTop)).toBeGreaterThan(30);
   // What lies under the pointer now is told to the page with the next frames.
-  await page.waitForTimeout(300);
+  await drawn(page);
   await page.mouse.up();
   await expect(grid.locator('[aria-selected=true]')).toHaveCount(1);
   await page.mouse.move(box.x + 60, box.y + 50);

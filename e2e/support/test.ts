@@ -1,3 +1,4 @@
+import { setTimeout as lasting } from 'node:timers/promises';
 import AxeBuilder from '@axe-core/playwright';
 import { test as base, expect, type Locator, type Page } from '@playwright/test';
 import { type RunningApp, startApp } from './app.ts';
@@ -99,6 +100,32 @@ export async function rehearsing(page: Page): Promise<void> {
 /** Everything is saved. */
 export async function saved(page: Page): Promise<void> {
   await expect(page.locator('[data-saving=saved]')).toBeVisible();
+}
+
+/** What was told to the page is drawn: one frame carries it out, the next shows it. */
+export async function drawn(page: Page): Promise<void> {
+  await page.evaluate(
+    () => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(() => done(null)))),
+  );
+}
+
+/** Undoes so many edits, one after the other. */
+export async function undo(page: Page, times: number): Promise<void> {
+  for (let i = 0; i < times; i++) {
+    await page.keyboard.press('Control+z');
+    await drawn(page);
+  }
+}
+
+/** A finger, a button or a key stays down so long: what it does then is what is tested. Milliseconds. */
+export const heldFor = lasting;
+
+/** Ready to be pictured: letters are there, nothing moves, all is drawn. */
+export async function settled(page: Page): Promise<void> {
+  await page.evaluate(() => document.fonts.ready.then(() => null));
+  await drawn(page);
+  await atRest(page);
+  await drawn(page);
 }
 
 /** What fades or slides in has come to rest: half faded, its colours are not those that are read. */
