@@ -42,16 +42,26 @@ async function took(work: () => Promise<unknown>): Promise<number> {
   return performance.now() - began;
 }
 
-/** Posts entries, gives the status. */
-function post(port: number, edits: readonly unknown[]): Promise<number> {
+/** No edit is newer: the answer tells of none. */
+const NEWEST = 2 ** 31 - 1;
+
+/** Posts entries, and asks for what came after a revision. */
+function post(
+  port: number,
+  edits: readonly unknown[],
+  after = NEWEST,
+): Promise<{ status: number; text: string }> {
   const entries = edits.map((edit) => ({ id: randomUUID(), role: 'do', author, base: 0, edit }));
-  const body = JSON.stringify({ after: 2 ** 31 - 1, entries });
+  const body = JSON.stringify({ after, entries });
   return new Promise((resolve, reject) => {
     const path = `/api/set-ups/${DEMO_ID}/edits`;
     const headers = { 'content-type': 'application/json', 'content-length': Buffer.byteLength(body) };
     const sent = request({ host: '127.0.0.1', port, path, method: 'POST', agent, headers }, (response) => {
-      response.resume();
-      response.on('end', () => resolve(response.statusCode ?? 0));
+      let text = '';
+      response.setEncoding('utf8').on('data', (part: string) => {
+        text += part;
+      });
+      response.on('end', () => resolve({ status: response.statusCode ?? 0, text }));
     });
     sent.on('error', reject);
     sent.end(body);
@@ -80,7 +90,7 @@ const bindingEdit = (setup: Setup, i: number): SingleEdit => {
   return { kind: 'set', at: itemAt.binding(slotOf(setup, i)), fields: { behaviour } };
 };
 
-/** One set-up size: an edit against one INSERT, loading against plain SQL, many clients, many sockets, one large edit. */
+/** One set-up size: an edit against one INSERT, loading against plain SQL, many clients and pages, many sockets, one large edit. */
 async function measure(server: string, programs: number) {
   const name = `nimble_lever_bench_${randomUUID().replaceAll('-', '')}`;
   await ensureDatabase(server, name);
@@ -107,7 +117,8 @@ async function measure(server: string, programs: number) {
       bindings,
       loading,
       edit: await againstInsert(client, port, setup),
-      clients: await manyClients(port, setup),
+      clients: await manyClients(port, setup, { asPages: false }),
+      pages: await manyClients(port, setup, { asPages: true }),
       told: await manySockets(port, setup),
       held: await oneLargeEdit(port, setup),
     };
@@ -157,41 +168,55 @@ async function againstInsert(client: pg.Client, port: number, setup: Setup) {
   return { ours: part(ours, 0.5), theirs: part(theirs, 0.5) };
 }
 
-/** Clients that each make one edit after the other, all at once. */
-async function manyClients(port: number, setup: Setup) {
+/** Clients that each make one edit after the other, all at once; as pages do, they also hear each other's. */
+async function manyClients(port: number, setup: Setup, { asPages }: { readonly asPages: boolean }) {
   const times: number[] = [];
   let refused = 0;
+  const revision = await revisionAt(port);
+  const sockets = asPages ? await listening(port, revision, CLIENTS, () => undefined) : [];
   const total = await took(() =>
     Promise.all(
       Array.from({ length: CLIENTS }, async (_, who) => {
+        let after = asPages ? revision : NEWEST;
         for (let i = 0; i < EDITS_EACH; i++) {
           times.push(
             await took(async () => {
-              if ((await post(port, [bindingEdit(setup, who * EDITS_EACH + i)])) !== 200) refused += 1;
+              const { status, text } = await post(port, [bindingEdit(setup, who * EDITS_EACH + i)], after);
+              if (status !== 200) refused += 1;
+              else if (asPages) after = (JSON.parse(text) as { revision: number }).revision;
             }),
           );
         }
       }),
     ),
   );
+  for (const socket of sockets) socket.terminate();
   return { rate: (times.length / total) * 1000, p95: part(times, 0.95), refused };
 }
 
-/** From sending an edit until the last of many pages was told of it. */
-async function manySockets(port: number, setup: Setup) {
-  const head = await (await fetch(`http://127.0.0.1:${port}/api/health`)).json();
-  const { revision } = head as { revision: number };
-  let toldOf: (() => void) | null = null;
-  const sockets = await Promise.all(
-    Array.from({ length: SOCKETS }, async () => {
+async function revisionAt(port: number): Promise<number> {
+  const health = await (await fetch(`http://127.0.0.1:${port}/api/health`)).json();
+  return (health as { revision: number }).revision;
+}
+
+/** Pages that are told of edits. */
+function listening(port: number, revision: number, count: number, onEdits: () => void) {
+  return Promise.all(
+    Array.from({ length: count }, async () => {
       const socket = new WebSocket(`ws://127.0.0.1:${port}/api/live?setUp=${DEMO_ID}&after=${revision}`);
       socket.on('message', (data) => {
-        if (String(data).startsWith('{"kind":"edits"')) toldOf?.();
+        if (String(data).startsWith('{"kind":"edits"')) onEdits();
       });
       await new Promise((resolve) => socket.once('open', resolve));
       return socket;
     }),
   );
+}
+
+/** From sending an edit until the last of many pages was told of it. */
+async function manySockets(port: number, setup: Setup) {
+  let toldOf: (() => void) | null = null;
+  const sockets = await listening(port, await revisionAt(port), SOCKETS, () => toldOf?.());
   await new Promise((resolve) => setTimeout(resolve, 1000));
   const times: number[] = [];
   for (let i = 0; i < 10; i++) {
@@ -235,7 +260,7 @@ export async function measureStore(server: string) {
   const rows = [];
   for (const programs of [1, 19, 199]) {
     const found = await measure(server, programs);
-    const { bindings, loading, edit, clients, told, held } = found;
+    const { bindings, loading, edit, clients, pages, told, held } = found;
     console.log(`${bindings.toLocaleString('en')} bindings measured.`);
     const ms = (value: number) => `${value.toFixed(value < 10 ? 2 : 0)} ms`;
     rows.push({
@@ -244,7 +269,8 @@ export async function measureStore(server: string) {
       'loading ÷ plain SQL and JSON (3)': `${(loading.ours / loading.theirs).toFixed(1)} (${ms(loading.ours)} ÷ ${ms(loading.theirs)})`,
       [`${CLIENTS} clients: edits a second (300)`]: Math.round(clients.rate),
       '95th percentile (1 s)': ms(clients.p95),
-      'not saved': clients.refused,
+      [`${CLIENTS} pages that hear each other (300)`]: `${Math.round(pages.rate)}, ${ms(pages.p95)}`,
+      'not saved': clients.refused + pages.refused,
       [`${SOCKETS} pages told (200 ms)`]: `${ms(told.median)}, worst ${ms(told.worst)}`,
       [`${NOTES} notes in one edit; others wait`]: `${ms(held.whole)}; ${ms(held.worst)}`,
     });
