@@ -8,7 +8,8 @@ import { binOf, ROOT } from './lib/places.mjs';
 import { main, say } from './lib/say.mjs';
 
 await main(async () => {
-  ensureNpmPackages();
+  // The server is translated while it runs, by what tests bring.
+  ensureNpmPackages({ forTests: true });
   const { spawn } = await import('node:child_process');
   const { openAppDatabase } = await import('./lib/appDatabase.mjs');
   const database = await alone(openAppDatabase);

@@ -5,7 +5,7 @@ import './lib/starters.mjs';
 import path from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { ensureNpmPackages } from './lib/packages.mjs';
-import { ROOT } from './lib/places.mjs';
+import { LEVER_DIST } from './lib/places.mjs';
 import { main } from './lib/say.mjs';
 
 ensureNpmPackages();
@@ -23,9 +23,8 @@ async function keep(what, where) {
 
 // In this very process: whoever ends it ends all of it.
 async function runCli() {
-  const { register } = await import('tsx/esm/api');
-  register();
+  const { ensureLever } = await import('./lib/build.mjs');
+  await ensureLever();
   process.chdir(from);
-  // The command line is run as written: it starts rarely, and is then as the sources are.
-  await import(pathToFileURL(path.join(ROOT, 'apps/cli/src/main.ts')).href);
+  await import(pathToFileURL(path.join(LEVER_DIST, 'main.mjs')).href);
 }

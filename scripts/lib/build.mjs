@@ -1,6 +1,6 @@
-import { existsSync, readFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { binOf, ROOT, SERVER_DIST, WEB_DIST } from './places.mjs';
+import { binOf, LEVER_DIST, ROOT, SERVER_DIST, WEB_DIST } from './places.mjs';
 import { runAside } from './run.mjs';
 import { Stop, say } from './say.mjs';
 import { hashOf, isStamped, stamp } from './stamp.mjs';
@@ -36,30 +36,58 @@ async function ensurePage() {
 }
 
 /** The server as a file for each thread and process of it, so that none translates anything when it starts. */
-async function ensureServer() {
+export async function ensureServer({ quietly = false } = {}) {
   const hash = hashOfPlaces('apps/server', 'packages/core', 'package-lock.json', 'scripts/lib/build.mjs');
   const file = path.join(SERVER_DIST, '.stamp');
   if (existsSync(path.join(SERVER_DIST, 'main.mjs')) && isStamped(file, hash)) return;
-  say('Building the server…');
+  if (!quietly) say('Building the server…');
   const server = path.join(ROOT, 'apps/server');
   const { dependencies } = JSON.parse(readFileSync(path.join(server, 'package.json'), 'utf8'));
-  const { build } = await import('esbuild');
-  await build({
+  await bundle(SERVER_DIST, {
     entryPoints: {
       main: path.join(server, 'src/main.ts'),
       storeWorker: path.join(server, 'src/worker/storeWorker.ts'),
       bodyThread: path.join(server, 'src/worker/bodyThread.ts'),
       pictureProcess: path.join(server, 'src/pictures/pictureProcess.ts'),
+      restored: path.join(server, 'src/store/restored.ts'),
     },
-    outdir: SERVER_DIST,
+    sourcemap: true,
+    external: Object.keys(dependencies).filter((name) => !name.startsWith('@nimble-lever/')),
+  });
+  stamp(file, hash);
+}
+
+/** The command line as one file: it is started often, and by scripts that wait for it. Says nothing: what it prints is read. */
+export async function ensureLever() {
+  const hash = hashOfPlaces('apps/cli', 'packages', 'package-lock.json', 'scripts/lib/build.mjs');
+  const file = path.join(LEVER_DIST, '.stamp');
+  if (existsSync(path.join(LEVER_DIST, 'main.mjs')) && isStamped(file, hash)) return;
+  await bundle(LEVER_DIST, {
+    entryPoints: { main: path.join(ROOT, 'apps/cli/src/main.ts') },
+    mainFields: ['module', 'main'],
+    // What the scripts know since they began, such as who started them, is theirs alone.
+    external: ['ws', path.join(ROOT, 'scripts/lib/*')],
+  });
+  stamp(file, hash);
+}
+
+/** Files that Node runs as they are. Each comes whole, as another command may read the one before just now. */
+async function bundle(outdir, options) {
+  const { build } = await import('esbuild');
+  const { outputFiles } = await build({
+    outdir,
     outExtension: { '.js': '.mjs' },
     bundle: true,
     format: 'esm',
     platform: 'node',
     target: 'node20',
-    sourcemap: true,
     logLevel: 'error',
-    external: Object.keys(dependencies).filter((name) => !name.startsWith('@nimble-lever/')),
+    write: false,
+    ...options,
   });
-  stamp(file, hash);
+  mkdirSync(outdir, { recursive: true });
+  for (const { path: file, contents } of outputFiles) {
+    writeFileSync(`${file}.${process.pid}`, contents);
+    renameSync(`${file}.${process.pid}`, file);
+  }
 }

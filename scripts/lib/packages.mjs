@@ -15,13 +15,12 @@ export function ensureNpmPackages({ forTests = false } = {}) {
   const some = path.join(modules, '.nimble-lever-stamp-start');
   const hash = hashOf([path.join(ROOT, 'package-lock.json')]);
   if (isStamped(all, hash) || (!forTests && isStamped(some, hash))) return;
-  say(
-    forTests ? 'Installing npm packages, those for tests too (about a minute)…' : 'Installing npm packages…',
-  );
-  const omit = forTests ? [] : ['--omit=dev'];
-  const args = ['ci', '--no-audit', '--no-fund', '--loglevel=error', ...omit];
+  // Where tests were run, they will be again.
+  const every = forTests || existsSync(all);
+  say(every ? 'Installing npm packages, those for tests too (about a minute)…' : 'Installing npm packages…');
+  const args = ['ci', '--no-audit', '--no-fund', '--loglevel=error', ...(every ? [] : ['--omit=dev'])];
   run('npm', args, { cwd: ROOT, stdio: ['ignore', 'ignore', 'inherit'] });
-  stamp(forTests ? all : some, hash);
+  stamp(every ? all : some, hash);
 }
 
 /** Installs Debian packages whose file, by package, is missing. */

@@ -15,6 +15,9 @@ export const WEB_DIST = path.join(ROOT, 'apps/web/dist');
 /** Where the built server is. */
 export const SERVER_DIST = path.join(ROOT, 'apps/server/dist');
 
+/** Where the built command line is. */
+export const LEVER_DIST = path.join(ROOT, 'apps/cli/dist');
+
 /** Makes the folder of local things. */
 export function ensureLocal() {
   mkdirSync(LOCAL, { recursive: true });

@@ -9,7 +9,7 @@ import { copyData, dataIn, rowsIn } from './archive.mjs';
 import { backUpBefore } from './backup.mjs';
 import { sibling } from './databases.mjs';
 import { alone } from './lock.mjs';
-import { ROOT } from './places.mjs';
+import { SERVER_DIST } from './places.mjs';
 import { Stop, say } from './say.mjs';
 
 /** How a file in PostgreSQL's own format begins (PostgreSQL, src/bin/pg_dump/pg_backup_archiver.c). */
@@ -159,27 +159,23 @@ function told(error, before) {
 
 /** Makes the tables as the backup's version had them, copies its data, brings them up to date and reads all of it. */
 async function fill(url, file, data, done) {
-  const { register } = await import('tsx/esm/api');
-  const unregister = register();
-  try {
-    const restored = pathToFileURL(path.join(ROOT, 'apps/server/src/store/restored.ts')).href;
-    const { makeTables, checkRestored } = await import(restored);
-    const tables = await makeTables(url, done);
-    const known = new Set([MIGRATIONS, ...tables.map((table) => table.name)]);
-    const strange = [...data.keys()].filter((name) => !known.has(name));
-    if (strange.length > 0) {
-      throw new Stop(
-        `${file} has data of tables that Nimble Lever does not have (${strange.join(', ')}). Nothing was changed.`,
-      );
-    }
-    const ours = tables.filter((table) => data.has(table.name)).map(({ name }) => [name, data.get(name)]);
-    await copyData(file, new Map(ours), url);
-    const { setUps, unreadable } = await checkRestored(url);
-    if (setUps === 0) throw new Stop(`${file} has no set-up in it. Nothing was changed.`);
-    say(
-      `Set-ups: ${setUps}${unreadable > 0 ? `; parts that cannot be read, kept as they are: ${unreadable}` : ''}.`,
+  const { ensureServer } = await import('./build.mjs');
+  await ensureServer({ quietly: true });
+  const restored = pathToFileURL(path.join(SERVER_DIST, 'restored.mjs')).href;
+  const { makeTables, checkRestored } = await import(restored);
+  const tables = await makeTables(url, done);
+  const known = new Set([MIGRATIONS, ...tables.map((table) => table.name)]);
+  const strange = [...data.keys()].filter((name) => !known.has(name));
+  if (strange.length > 0) {
+    throw new Stop(
+      `${file} has data of tables that Nimble Lever does not have (${strange.join(', ')}). Nothing was changed.`,
     );
-  } finally {
-    await unregister();
   }
+  const ours = tables.filter((table) => data.has(table.name)).map(({ name }) => [name, data.get(name)]);
+  await copyData(file, new Map(ours), url);
+  const { setUps, unreadable } = await checkRestored(url);
+  if (setUps === 0) throw new Stop(`${file} has no set-up in it. Nothing was changed.`);
+  say(
+    `Set-ups: ${setUps}${unreadable > 0 ? `; parts that cannot be read, kept as they are: ${unreadable}` : ''}.`,
+  );
 }

@@ -111,7 +111,11 @@ export const ROOMS = [
     ['pino', 'zod', 'node:'],
   ],
 
-  ['apps/cli/src', [...ALL_OF_CORE, 'packages/session/src', 'scripts/lib/starters.mjs'], ['ws', 'node:']],
+  [
+    'apps/cli/src',
+    [...ALL_OF_CORE, 'packages/session/src', 'scripts/lib/places.mjs', 'scripts/lib/starters.mjs'],
+    ['ws', 'node:'],
+  ],
 
   [web('workers')[0], [ROOT_FILES, ...ALL_OF_CORE], ['zod']],
   [web('pieces')[0], [ROOT_FILES, ...ALL_OF_CORE], [...PAGE, 'chart.js', 'virtual:icon-nodes']],

@@ -10,12 +10,13 @@ import { run } from './run.ts';
 
 const node = process.execPath;
 const root = path.resolve(__dirname, '../../..');
+const script = path.join(root, 'scripts/lever.mjs');
 const at = (file: string) => path.join(root, 'docs', file);
 const [setup, recording] = ['examples/demo.set-up.json', 'examples/afternoon.events.ndjson'].map(at) as [
   string,
   string,
 ];
-const args = (words: string[]) => ['--import', 'tsx', path.join(root, 'apps/cli/src/main.ts'), ...words];
+const args = (words: string[]) => [script, ...words];
 const lever = (...words: string[]) => run(words);
 const refused = (...words: string[]): string => {
   try {
@@ -156,7 +157,6 @@ test('a trigger that is not set is told as what it is instead', () => {
 });
 
 test('it works from any folder, and whoever reads it may stop', () => {
-  const script = path.join(root, 'scripts/lever.mjs');
   const shell = `node ${JSON.stringify(script)} rehearse ${JSON.stringify(setup)} ${JSON.stringify(recording)} | head -1`;
   const { status, stdout, stderr } = spawnSync('bash', ['-o', 'pipefail', '-c', shell], {
     encoding: 'utf8',

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { readFileSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { problemSchema, type SetUpHead, setUpListSchema } from '@nimble-lever/core/setup';
+import { LOCAL } from '../../../../scripts/lib/places.mjs';
 import { NotThere, Refused } from '../files.ts';
 
 /** What a schema of ours gives of an answer. */
@@ -12,10 +13,7 @@ interface Reads<Value> {
 /** Longer than any limit of the server: milliseconds. */
 const LIMIT_MS = 30_000;
 /** Where the start command keeps the key of this clone, where it was started with one. */
-const KEY_FILE = path.join(
-  path.resolve(process.env.LOCAL_DIR || path.resolve(import.meta.dirname, '../../../../.local')),
-  'access-key',
-);
+const KEY_FILE = path.join(LOCAL, 'access-key');
 /** As `apps/server` reads it. */
 const KEY_COOKIE = 'nimble_lever_access';
 
