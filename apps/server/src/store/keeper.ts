@@ -6,6 +6,9 @@ import type { StoredSetup } from './loadSetup.ts';
 import { type Keeping, MARK, type Snapshots } from './snapshots.ts';
 import { MARK_EVERY } from './stateAt.ts';
 
+/** So many states may wait to be kept: an hour's work of a studio. */
+const MOST_WAITING = 8;
+
 const BY_ITSELF = { name: null, note: null, author: null, day: null } as const;
 
 /** Keeps states by itself as a set-up is edited. */
@@ -13,6 +16,9 @@ export class Keeper {
   /** The day of the last edits of each set-up, so that the first of a day is known. */
   readonly #days = new Map<string, string>();
   readonly #imports = new Set<string>();
+  /** States that are kept one after the other, while edits go on. */
+  #marking: Promise<void> = Promise.resolve();
+  #waiting = 0;
 
   constructor(
     private readonly snapshots: Snapshots,
@@ -43,9 +49,26 @@ export class Keeper {
     }
   }
 
-  /** Keeps a state every so often, to go on from. */
+  /**
+   * Keeps a state every so often, to go on from. A large one takes a second and more, for which no edit waits; but where
+   * many wait to be kept, edits do until they are.
+   */
   async afterSaving(states: readonly StoredSetup[]): Promise<void> {
-    for (const state of states) if (state.revision % MARK_EVERY === 0) await this.#tryKeep(state, MARK);
+    for (const state of states) {
+      if (state.revision % MARK_EVERY !== 0) continue;
+      this.#waiting += 1;
+      const before = this.#marking;
+      this.#marking = before.then(async () => {
+        await this.#tryKeep(state, MARK);
+        this.#waiting -= 1;
+      });
+      if (this.#waiting > MOST_WAITING) await before;
+    }
+  }
+
+  /** What was to be kept so far is kept. */
+  settled(): Promise<void> {
+    return this.#marking;
   }
 
   async #keepDaily(state: StoredSetup): Promise<void> {

@@ -48,6 +48,11 @@ export class SetupStore {
     this.#keeper = new Keeper(this.snapshots, log);
   }
 
+  /** What is kept beside the edits is kept. */
+  settled(): Promise<void> {
+    return this.#keeper.settled();
+  }
+
   /** All set-ups, oldest first, those in the bin among them. */
   async list(): Promise<readonly SetUpHead[]> {
     const { rows } = await this.pool.query(

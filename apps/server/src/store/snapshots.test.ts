@@ -41,6 +41,7 @@ test('every state is within reach of one that is kept, also those a batch leaps 
   const names = Array.from({ length: 2.3 * MARK_EVERY }, (_, i) => `Dial ${i + 1}`);
   await append(...names.slice(0, 150).map(named));
   await append(...names.slice(150).map(named));
+  await store.settled();
   const { rows } = await pool().query(`SELECT revision FROM snapshots WHERE kind = 'mark' ORDER BY revision`);
   expect(rows.map(({ revision }) => revision)).toEqual([MARK_EVERY, 2 * MARK_EVERY]);
   for (const revision of [0, 1, 150, 151, 199, 200, 201, 399, 401, names.length]) {

@@ -96,6 +96,7 @@ async function open() {
     pictureProcesses.close();
     bodies.close();
     await listener.close();
+    await store.settled();
     await source.destroy();
   };
   const pictures = new PictureStore(pool);
