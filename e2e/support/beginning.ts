@@ -5,10 +5,13 @@ export interface Beginning {
   putBack(): Promise<void>;
 }
 
-/** The tables, and the columns of each that are written rather than worked out. */
+/**
+ * The tables, and the columns of each that are written rather than worked out. By name, which is also the order in which a
+ * state that is being kept takes them: neither waits for the other.
+ */
 const TABLES = `SELECT c.relname AS name, string_agg(quote_ident(a.attname), ', ' ORDER BY a.attnum) AS columns
   FROM pg_class c JOIN pg_attribute a ON a.attrelid = c.oid AND a.attnum > 0 AND NOT a.attisdropped AND a.attgenerated = ''
-  WHERE c.relnamespace = 'public'::regnamespace AND c.relkind = 'r' AND c.relname <> 'migrations' GROUP BY c.relname`;
+  WHERE c.relnamespace = 'public'::regnamespace AND c.relkind = 'r' AND c.relname <> 'migrations' GROUP BY c.relname ORDER BY c.relname`;
 
 /**
  * Keeps what a database holds now beside it. Put back, its set-ups are new ones: a server that remembers other edits of

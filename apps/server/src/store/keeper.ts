@@ -52,14 +52,17 @@ export class Keeper {
   /**
    * Keeps a state every so often, to go on from. A large one takes a second and more, for which no edit waits; but where
    * many wait to be kept, edits do until they are.
+   *
+   * @param states the state after each entry
    */
-  async afterSaving(states: readonly StoredSetup[]): Promise<void> {
-    for (const state of states) {
+  async afterSaving(states: readonly StoredSetup[], written: readonly LogEntry[]): Promise<void> {
+    for (const [i, state] of states.entries()) {
       if (state.revision % MARK_EVERY !== 0) continue;
+      const entry = written[i]?.id;
       this.#waiting += 1;
       const before = this.#marking;
       this.#marking = before.then(async () => {
-        await this.#tryKeep(state, MARK);
+        await this.#tryKeep(state, { ...MARK, entry });
         this.#waiting -= 1;
       });
       if (this.#waiting > MOST_WAITING) await before;

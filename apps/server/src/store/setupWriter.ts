@@ -295,7 +295,7 @@ export class SetupWriter {
     if (written.length === 0) return { outcomes, written, after };
     await this.keeper.beforeSaving(states, written);
     const isSaved = await this.#save(database, head, after, written);
-    if (isSaved) await this.keeper.afterSaving([...states.slice(1), after]);
+    if (isSaved) await this.keeper.afterSaving([...states.slice(1), after], written);
     return { outcomes, written, after: isSaved ? after : null };
   }
 

@@ -5,6 +5,7 @@ import { demoBeforePages } from '@nimble-lever/core/testing';
 import { BULK_PARTS } from '@nimble-lever/core/vault';
 import { useStoreDatabase } from '../testing/storeDatabase.ts';
 import type { SetupStore } from './setupStore.ts';
+import { MARK } from './snapshots.ts';
 import { MARK_EVERY } from './stateAt.ts';
 
 const { source, pool, newStore } = useStoreDatabase();
@@ -52,6 +53,15 @@ test('every state is within reach of one that is kept, also those a batch leaps 
   }
   expect(await store.stateAt('one', names.length + 1)).toBe('unknown');
   expect(await store.stateAt('two', 1)).toBeNull();
+});
+
+test('a state that is kept later is not where the database has another history by then', async () => {
+  const [one, two] = [named('One'), named('Two')];
+  await append(one);
+  const state = await store.read('one');
+  if (!state) throw new Error('It is gone.');
+  expect(await store.snapshots.keep(state, { ...MARK, entry: two.id })).toBeNull();
+  expect(await store.snapshots.keep(state, { ...MARK, entry: one.id })).not.toBeNull();
 });
 
 test('parts that stay the same are kept once, and go when no state has them any more', async () => {

@@ -16,6 +16,8 @@ export interface Keeping {
   readonly author: Author | null;
   /** Of a daily one: `2026-11-27`, so that there is one a day. */
   readonly day: string | null;
+  /** The entry that led to it, for one that is kept later: by then the database may have another history. */
+  readonly entry?: string | undefined;
 }
 
 /** A state that is kept to go on from, and not shown. */
@@ -41,10 +43,10 @@ export class Snapshots {
   /**
    * Keeps a state; all or nothing.
    *
-   * @returns its id; null where the same is kept by itself already, or the set-up is gone
+   * @returns its id; null where the same is kept by itself already, or the set-up or the entry is gone
    */
   async keep({ id: setUp, revision, setup }: StoredSetup, keeping: Keeping): Promise<string | null> {
-    const { kind, name, note, author, day } = keeping;
+    const { kind, name, note, author, day, entry } = keeping;
     const parts = setupParts(setup);
     const ids = Object.fromEntries(parts.map((part) => [part.name, part.id]));
     return inTransaction(this.pool, 'BEGIN', async (client) => {
@@ -63,6 +65,8 @@ export class Snapshots {
         `INSERT INTO snapshots
             (set_up, id, revision, kind, name, note, author_id, author_name, at, day, version, parts, pictures)
           SELECT id, $2, $3, $4, $5, $6, $7, $8, now(), $9, $10, $11, $12 FROM set_ups WHERE id = $1
+            AND ($13::uuid IS NULL
+              OR EXISTS (SELECT 1 FROM edits WHERE set_up = $1 AND edits.revision = $3 AND edits.id = $13))
           ON CONFLICT DO NOTHING RETURNING id`,
         [
           setUp,
@@ -77,6 +81,7 @@ export class Snapshots {
           SETUP_VERSION,
           ids,
           [...picturesIn(setup)],
+          entry ?? null,
         ],
       );
       return (kept.rows as { id: string }[])[0]?.id ?? null;

@@ -52,6 +52,7 @@ test('in a log from before states were kept, going far keeps some on the way', a
     entry({ kind: 'set', at: 'devices/bench-dial', fields: { name: `Dial ${i + 1}` } }),
   );
   await store.append('one', edits);
+  await store.settled();
   await forgetKept();
   await store.markAll();
   const { rows } = await pool().query('SELECT revision FROM snapshots ORDER BY revision');

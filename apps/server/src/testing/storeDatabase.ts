@@ -19,6 +19,7 @@ interface StoreDatabase {
 export function useStoreDatabase(): StoreDatabase {
   let opened: DataSource | null = null;
   let drop: (() => Promise<void>) | null = null;
+  const stores: SetupStore[] = [];
   const source = (): DataSource => {
     if (!opened) throw new Error('The database is there in tests only.');
     return opened;
@@ -28,6 +29,8 @@ export function useStoreDatabase(): StoreDatabase {
     drop = database.drop;
     opened = await openDatabase(database.url);
   });
+  // What is still being kept would meet what the next test makes.
+  afterEach(() => Promise.all(stores.splice(0).map((store) => store.settled())));
   afterAll(async () => {
     await opened?.destroy();
     await drop?.();
@@ -35,11 +38,14 @@ export function useStoreDatabase(): StoreDatabase {
   return {
     source,
     pool: () => poolOf(source()),
-    newStore: (told = []) =>
-      new SetupStore(
+    newStore: (told = []) => {
+      const store = new SetupStore(
         poolOf(source()),
         (setUp, from, to, texts) => told.push(`${setUp} ${from}-${to} (${texts.length})`),
         pino({ level: 'silent' }),
-      ),
+      );
+      stores.push(store);
+      return store;
+    },
   };
 }
