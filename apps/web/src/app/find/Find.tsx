@@ -3,12 +3,13 @@ import { Search } from 'lucide-react';
 import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
 import { Keycap } from '../../pieces/Keycap.tsx';
 import { letterOf } from '../letterOf.ts';
+import { untilRead } from '../shell/untilRead.ts';
 import { WORDS } from '../shell/words.ts';
 import { once, whenIdle } from '../whenIdle.ts';
 import type { FindSource } from './findSource.ts';
 
 /** Read when the first view is drawn, so that what is typed right after Ctrl+K is not lost. */
-const readDialog = once(() => import('./FindDialog.tsx'));
+const readDialog = once(() => untilRead(() => import('./FindDialog.tsx')));
 const FindDialog = lazy(async () => ({ default: (await readDialog()).FindDialog }));
 
 const Opener = styled('button')(({ theme: { vars } }) => ({
@@ -41,13 +42,7 @@ export function Find({ readSource }: { readonly readSource: () => Promise<FindSo
   const [source, setSource] = useState<FindSource | null>(null);
   useEffect(() => {
     if (!wanted && !open) return;
-    void readSource()
-      .then(setSource)
-      .catch((error: unknown) =>
-        setSource(() => {
-          throw error;
-        }),
-      );
+    void untilRead(readSource).then(setSource);
   }, [wanted, open, readSource]);
   const [begun, setBegun] = useState('');
   const ready = useRef(false);

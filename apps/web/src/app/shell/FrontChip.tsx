@@ -9,10 +9,13 @@ import { useLocation } from 'react-router';
 import { useEngine } from '../engine/useEngine.ts';
 import { selectCompiled, selectSetup } from '../setup/selectors.ts';
 import { useAppSelector } from '../store.ts';
+import { untilRead } from './untilRead.ts';
 import { WORDS } from './words.ts';
 
 /** Read when it is first opened. */
-const FrontMenu = lazy(async () => ({ default: (await import('./FrontMenu.tsx')).FrontMenu }));
+const FrontMenu = lazy(async () => ({
+  default: (await untilRead(() => import('./FrontMenu.tsx'))).FrontMenu,
+}));
 
 const Chip = styled('button')(({ theme: { vars } }) => ({
   display: 'flex',

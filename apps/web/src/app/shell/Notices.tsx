@@ -12,11 +12,12 @@ import { noticeClosed } from '../setup/setupSlice.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
 import { PassingNotice } from './PassingNotice.tsx';
 import { Told } from './Told.tsx';
+import { untilRead } from './untilRead.ts';
 import { WORDS } from './words.ts';
 
 /** What a keyboard cannot type is worked out when the first view stands. */
 const TypingNotices = lazy(async () => ({
-  default: (await import('../keyboard/TypingNotices.tsx')).TypingNotices,
+  default: (await untilRead(() => import('../keyboard/TypingNotices.tsx'))).TypingNotices,
 }));
 
 const Stack = styled('div')({

@@ -14,12 +14,13 @@ import { Rail } from './Rail.tsx';
 import { SaveState } from './SaveState.tsx';
 import { SkipLink, VIEW } from './SkipLink.tsx';
 import { UndoButtons } from './UndoButtons.tsx';
+import { untilRead } from './untilRead.ts';
 import { useNoStrayDrops } from './useNoStrayDrops.ts';
 import { WORDS } from './words.ts';
 
 /** Not needed to draw the first view. */
-const AsItWas = lazy(async () => ({ default: (await import('./AsItWas.tsx')).AsItWas }));
-const Notices = lazy(async () => ({ default: (await import('./Notices.tsx')).Notices }));
+const AsItWas = lazy(async () => ({ default: (await untilRead(() => import('./AsItWas.tsx'))).AsItWas }));
+const Notices = lazy(async () => ({ default: (await untilRead(() => import('./Notices.tsx'))).Notices }));
 
 const Frame = styled('div')({ display: 'flex', height: '100%' });
 const Side = styled('div')({ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' });
